@@ -1,0 +1,230 @@
+/** What a grower has said of a home: the facts from which every answer is computed. Lengths in metres, angles in degrees. */
+import type { LampSpectrum } from '../units';
+
+export interface Home {
+  readonly id: string;
+  readonly name: string;
+  /** North positive. */
+  readonly latitude: number;
+  /** East positive. */
+  readonly longitude: number;
+  readonly elevationM: number;
+  /** IANA name. */
+  readonly timeZone: string;
+  /** Key of a climate family in the catalogue. */
+  readonly climateId: string;
+}
+
+/** How much the air of a room moves. */
+export type AirMovement = 'still' | 'gentle' | 'brisk';
+
+/**
+ * A box. Its frame: x along wall A to the right, y from wall A to wall C, z up; seen from above, A is the lower
+ * wall, B the right, C the upper and D the left one.
+ */
+export interface Room {
+  readonly id: string;
+  readonly homeId: string;
+  readonly name: string;
+  readonly widthM: number;
+  readonly depthM: number;
+  readonly heightM: number;
+  /** Azimuth in which wall A looks outward, clockwise from true north. */
+  readonly wallABearing: number;
+  /** Share of light that each surface throws back, 0..0.95. */
+  readonly floorReflectance: number;
+  readonly wallReflectance: number;
+  readonly ceilingReflectance: number;
+  readonly airMovement: AirMovement;
+  /** For a cabinet, tent or dome: the room it stands in, where its corner is, and what share of light its shell lets in. */
+  readonly insideRoomId: string | null;
+  readonly insideXM: number;
+  readonly insideYM: number;
+  readonly insideZM: number;
+  readonly shellTransmittance: number;
+}
+
+export type Side = 'a' | 'b' | 'c' | 'd';
+
+/** What stands before a window, as one angle above the horizon. */
+export type OutsideKind = 'open' | 'ring' | 'row';
+
+export interface Window {
+  readonly id: string;
+  readonly roomId: string;
+  readonly name: string;
+  /** The side it looks out of. */
+  readonly side: Side;
+  /** From the left end of that side as drawn (x for A and C, y for B and D) to the window's near edge. */
+  readonly offsetM: number;
+  /** From the side's wall inward to the lower edge; 0 in a wall. */
+  readonly insetM: number;
+  /** Height of the lower edge above the floor. */
+  readonly sillM: number;
+  readonly widthM: number;
+  /** Along the glass, so along the slope in a roof. */
+  readonly heightM: number;
+  /** 90 in a wall; less in a roof slope (0 would lie flat). */
+  readonly slopeDeg: number;
+  /** Key of a glazing in the catalogue. */
+  readonly glazingId: string;
+  /** Share of the opening taken by frame and bars. */
+  readonly frameShare: number;
+  /** Share of light lost to dirt. */
+  readonly dirtShare: number;
+  /** Key of a curtain in the catalogue; `none` hangs nothing. */
+  readonly curtainId: string;
+  /** Months (1..12) in which the curtain is used, and the hours of the day it is shut, in minutes after midnight. */
+  readonly curtainMonths: readonly number[];
+  readonly curtainFromMinute: number;
+  readonly curtainToMinute: number;
+  readonly outsideKind: OutsideKind;
+  /** Height of what stands outside, degrees above the horizon. */
+  readonly outsideDeg: number;
+  /** How bright it is: its share of the light of open ground. */
+  readonly outsideReflectance: number;
+  readonly groundReflectance: number;
+}
+
+export type StandKind = 'sill' | 'shelf' | 'table' | 'trolley' | 'floor' | 'rail' | 'board';
+
+/** What holds plants: a rectangle on the plan with one tier or more. */
+export interface Stand {
+  readonly id: string;
+  readonly roomId: string;
+  readonly name: string;
+  readonly kind: StandKind;
+  /** The corner nearest to the room's origin. */
+  readonly xM: number;
+  readonly yM: number;
+  /** Along x and along y. */
+  readonly widthM: number;
+  readonly depthM: number;
+}
+
+export type BoardKind = 'solid' | 'open';
+
+/** One level of a stand. A solid board keeps light from what is below it; an open one (wire, rail) does not. */
+export interface Tier {
+  readonly id: string;
+  readonly standId: string;
+  readonly heightM: number;
+  readonly board: BoardKind;
+}
+
+export type Reach = 'easy' | 'step' | 'hard';
+
+/** One place for plants on a tier. */
+export interface Spot {
+  readonly id: string;
+  readonly tierId: string;
+  readonly name: string;
+  /** Centre, from the stand's corner. */
+  readonly alongM: number;
+  readonly acrossM: number;
+  /** Width of the widest pot with its leaves. */
+  readonly sizeM: number;
+  /** Height free above the board. */
+  readonly freeHeightM: number;
+  readonly loadKg: number;
+  readonly reach: Reach;
+}
+
+/** Lamps on one timer. Minutes after local midnight; on before off, 1440 is midnight at the day's end. */
+export interface Circuit {
+  readonly id: string;
+  readonly homeId: string;
+  readonly name: string;
+  readonly onMinute: number;
+  readonly offMinute: number;
+  /** Months (1..12) in which the timer runs. */
+  readonly months: readonly number[];
+}
+
+export type LampForm = 'point' | 'bar' | 'panel';
+
+export interface Lamp {
+  readonly id: string;
+  readonly circuitId: string;
+  /** The tier it hangs over. */
+  readonly tierId: string;
+  readonly name: string;
+  readonly form: LampForm;
+  /** Photons in 400-700 nm, umol/s, at full power. */
+  readonly ppf: number;
+  /** Electrical power at full power, W. */
+  readonly powerW: number;
+  readonly spectrum: LampSpectrum;
+  /** Full angle between the directions of half the peak intensity; 120 is Lambertian. */
+  readonly beamDeg: number;
+  /** Size of the lit part, along x and y of the room. */
+  readonly lengthM: number;
+  readonly breadthM: number;
+  /** Centre, from the stand's corner, and height of the lit face above the tier's board. */
+  readonly alongM: number;
+  readonly acrossM: number;
+  readonly aboveM: number;
+  /** Share of full power, 0..1. */
+  readonly dimming: number;
+}
+
+export type Stage =
+  | 'seed'
+  | 'cutting'
+  | 'rooted-cutting'
+  | 'seedling'
+  | 'juvenile'
+  | 'adult'
+  | 'in-bud'
+  | 'in-bloom'
+  | 'recovering'
+  | 'just-arrived';
+
+/** What the grower saw last; `by-season` lets the calendar decide. */
+export type GrowthState = 'by-season' | 'growing' | 'resting';
+
+export interface Plant {
+  readonly id: string;
+  readonly homeId: string;
+  /** Key of a taxon in the catalogue. */
+  readonly taxonId: string;
+  /** The grower's own name for it. */
+  readonly name: string;
+  readonly stage: Stage;
+  readonly growthState: GrowthState;
+  readonly potCm: number | null;
+  readonly heightCm: number | null;
+  readonly spotId: string | null;
+  /** Date it arrived, YYYY-MM-DD. */
+  readonly arrivedOn: string | null;
+  readonly note: string;
+}
+
+/** Air of a room in one month, as the grower states or measured it. */
+export interface AirStatement {
+  readonly id: string;
+  readonly roomId: string;
+  readonly month: number;
+  readonly dayC: number;
+  readonly nightC: number;
+  /** Relative humidity, per cent. */
+  readonly dayRh: number;
+  readonly nightRh: number;
+}
+
+/** Everything known of one home. */
+export interface HomeFacts {
+  readonly home: Home;
+  readonly rooms: readonly Room[];
+  readonly windows: readonly Window[];
+  readonly stands: readonly Stand[];
+  readonly tiers: readonly Tier[];
+  readonly spots: readonly Spot[];
+  readonly circuits: readonly Circuit[];
+  readonly lamps: readonly Lamp[];
+  readonly plants: readonly Plant[];
+  readonly air: readonly AirStatement[];
+}
+
+/** The lists of a home's facts by name, without the home itself. */
+export type FactList = Exclude<keyof HomeFacts, 'home'>;

@@ -1,0 +1,2 @@
+export * from './placed';
+export * from './ppfd';

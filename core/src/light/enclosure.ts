@@ -1,0 +1,259 @@
+/** Light thrown from wall to wall: radiosity between patches of a room's six surfaces. */
+import { configurationFactor, corners, crosses, pointOn, type Rectangle } from '../room/rectangle';
+import { dot, length, minus, vec, type Vec } from '../room/vector';
+import type { Room } from '../home/facts';
+import type { Receiver } from './pane';
+
+/** A piece of wall, floor or ceiling; its normal points into the room. */
+interface Patch {
+  readonly rectangle: Rectangle;
+  readonly centre: Vec;
+  readonly area: number;
+  readonly reflectance: number;
+  readonly face: number;
+}
+
+/** A room's surfaces, ready to answer what a light on them gives elsewhere. */
+export interface Enclosure {
+  readonly patches: readonly Patch[];
+  /** Index of the patch that holds a point of a face, for light that is traced onto it. */
+  patchAt(face: number, point: Vec): number;
+  /**
+   * How much each patch's first light counts at a receiver after all bounces: irradiance there per unit of
+   * irradiance on the patch.
+   */
+  importance(receiver: Receiver, boards: readonly Rectangle[]): Float64Array;
+  readonly faces: readonly Rectangle[];
+}
+
+/** Patches along each edge of a face before window edges are added; narrower toward the corners, where light changes fastest. */
+const PATCHES_ALONG = 6;
+/** Lines nearer to a window edge than this share of the face give way to it. */
+const TOO_NEAR = 0.04;
+
+type Shape = Pick<Room, 'widthM' | 'depthM' | 'heightM' | 'floorReflectance' | 'wallReflectance' | 'ceilingReflectance'>;
+
+/** Builds the surfaces of a room. Window glass in a wall returns nothing: it is cut out as black patches. */
+export function enclosureOf(room: Shape, openings: readonly Rectangle[]): Enclosure {
+  const faces = facesOf(room);
+  const reflectances = [room.floorReflectance, room.ceilingReflectance, ...Array<number>(4).fill(room.wallReflectance)];
+  const lines = faces.map((face) => gridLines(face, openings));
+  const patches: Patch[] = [];
+  const firstOf: number[] = [];
+  faces.forEach((face, index) => {
+    firstOf.push(patches.length);
+    const { u, v } = lines[index]!;
+    for (let i = 0; i + 1 < u.length; i++) {
+      for (let j = 0; j + 1 < v.length; j++) {
+        const rectangle: Rectangle = {
+          ...face,
+          corner: pointOn(face, u[i]! / face.sizeU, v[j]! / face.sizeV),
+          sizeU: u[i + 1]! - u[i]!,
+          sizeV: v[j + 1]! - v[j]!,
+        };
+        const centre = pointOn(rectangle, 0.5, 0.5);
+        const black = openings.some((opening) => liesOn(opening, face) && holds(opening, centre));
+        patches.push({
+          rectangle,
+          centre,
+          area: rectangle.sizeU * rectangle.sizeV,
+          reflectance: black ? 0 : reflectances[index]!,
+          face: index,
+        });
+      }
+    }
+  });
+  const factor = factorise(patches);
+  return {
+    faces,
+    patches,
+    patchAt(face, point) {
+      const { u, v } = lines[face]!;
+      const arm = minus(point, faces[face]!.corner);
+      const i = cellOf(u, dot(arm, faces[face]!.edgeU));
+      const j = cellOf(v, dot(arm, faces[face]!.edgeV));
+      return firstOf[face]! + i * (v.length - 1) + j;
+    },
+    importance(receiver, boards) {
+      const seen = Float64Array.from(patches, (patch) =>
+        patch.reflectance === 0 || boards.some((board) => crosses(board, receiver.point, patch.centre))
+          ? 0
+          : viewOf(patch, receiver),
+      );
+      const gathered = solve(factor, seen);
+      for (let i = 0; i < gathered.length; i++) gathered[i]! *= patches[i]!.reflectance;
+      return gathered;
+    },
+  };
+}
+
+/** Floor, ceiling, walls A, B, C, D, each with its normal into the room. */
+function facesOf({ widthM: w, depthM: d, heightM: h }: Shape): Rectangle[] {
+  const x = vec(1, 0, 0);
+  const y = vec(0, 1, 0);
+  const z = vec(0, 0, 1);
+  const face = (corner: Vec, edgeU: Vec, edgeV: Vec, sizeU: number, sizeV: number, normal: Vec) => ({
+    corner, edgeU, edgeV, sizeU, sizeV, normal,
+  });
+  return [
+    face(vec(0, 0, 0), x, y, w, d, z),
+    face(vec(0, 0, h), x, y, w, d, vec(0, 0, -1)),
+    face(vec(0, 0, 0), x, z, w, h, y),
+    face(vec(w, 0, 0), y, z, d, h, vec(-1, 0, 0)),
+    face(vec(0, d, 0), x, z, w, h, vec(0, -1, 0)),
+    face(vec(0, 0, 0), y, z, d, h, x),
+  ];
+}
+
+/** Which face of a box a ray from inside meets, and where. */
+export function hitFace(room: Pick<Room, 'widthM' | 'depthM' | 'heightM'>, from: Vec, way: Vec): { face: number; point: Vec } {
+  let nearest = Infinity;
+  let face = 0;
+  const test = (distance: number, index: number) => {
+    if (distance > 1e-9 && distance < nearest) {
+      nearest = distance;
+      face = index;
+    }
+  };
+  if (way.z < 0) test(-from.z / way.z, 0);
+  if (way.z > 0) test((room.heightM - from.z) / way.z, 1);
+  if (way.y < 0) test(-from.y / way.y, 2);
+  if (way.x > 0) test((room.widthM - from.x) / way.x, 3);
+  if (way.y > 0) test((room.depthM - from.y) / way.y, 4);
+  if (way.x < 0) test(-from.x / way.x, 5);
+  return {
+    face,
+    point: { x: from.x + way.x * nearest, y: from.y + way.y * nearest, z: from.z + way.z * nearest },
+  };
+}
+
+function liesOn(opening: Rectangle, face: Rectangle): boolean {
+  return dot(opening.normal, face.normal) < -0.999 && Math.abs(dot(minus(opening.corner, face.corner), face.normal)) < 1e-6;
+}
+
+function holds(r: Rectangle, point: Vec): boolean {
+  const arm = minus(point, r.corner);
+  const u = dot(arm, r.edgeU);
+  const v = dot(arm, r.edgeV);
+  return u > 0 && u < r.sizeU && v > 0 && v < r.sizeV;
+}
+
+function gridLines(face: Rectangle, openings: readonly Rectangle[]): { u: number[]; v: number[] } {
+  const cutsU: number[] = [];
+  const cutsV: number[] = [];
+  for (const opening of openings) {
+    if (!liesOn(opening, face)) continue;
+    const arm = minus(opening.corner, face.corner);
+    const u = dot(arm, face.edgeU);
+    const v = dot(arm, face.edgeV);
+    cutsU.push(u, u + opening.sizeU);
+    cutsV.push(v, v + opening.sizeV);
+  }
+  return { u: linesAlong(face.sizeU, cutsU), v: linesAlong(face.sizeV, cutsV) };
+}
+
+function linesAlong(size: number, cuts: readonly number[]): number[] {
+  const graded = Array.from({ length: PATCHES_ALONG + 1 }, (_, i) => (size * (1 - Math.cos((Math.PI * i) / PATCHES_ALONG))) / 2);
+  const inner = graded.slice(1, -1).filter((line) => cuts.every((cut) => Math.abs(cut - line) > TOO_NEAR * size));
+  const held = cuts.filter((cut) => cut > 1e-6 && cut < size - 1e-6);
+  const lines = [0, ...inner, ...held, size].sort((p, q) => p - q);
+  return lines.filter((line, i) => i === 0 || line - lines[i - 1]! > 1e-6);
+}
+
+function cellOf(lines: readonly number[], at: number): number {
+  for (let i = 1; i < lines.length - 1; i++) if (at < lines[i]!) return i - 1;
+  return lines.length - 2;
+}
+
+/** Distance, in patch widths, beyond which a patch is treated as a point when seen. */
+const FAR = 4;
+
+function viewOf(patch: Patch, { point, normal }: Receiver): number {
+  const dx = patch.centre.x - point.x;
+  const dy = patch.centre.y - point.y;
+  const dz = patch.centre.z - point.z;
+  const square = dx * dx + dy * dy + dz * dz;
+  const n = patch.rectangle.normal;
+  if (square > FAR * FAR * patch.area) {
+    const distance = Math.sqrt(square);
+    const here = (dx * normal.x + dy * normal.y + dz * normal.z) / distance;
+    const there = -(dx * n.x + dy * n.y + dz * n.z) / distance;
+    return here > 0 && there > 0 ? (here * there * patch.area) / (Math.PI * square) : 0;
+  }
+  if (dot(minus(point, patch.rectangle.corner), n) <= 1e-9) return 0;
+  return configurationFactor(corners(patch.rectangle), point, normal);
+}
+
+/** Exchange between two patches, area times form factor, from two by two points of the smaller one when they are near. */
+function exchange(p: Patch, q: Patch): number {
+  const distance = length(minus(p.centre, q.centre));
+  if (distance * distance > FAR * FAR * Math.max(p.area, q.area)) {
+    return p.area * viewOf(q, { point: p.centre, normal: p.rectangle.normal });
+  }
+  let sum = 0;
+  for (const u of [0.25, 0.75]) {
+    for (const v of [0.25, 0.75]) {
+      sum += viewOf(q, { point: pointOn(p.rectangle, u, v), normal: p.rectangle.normal });
+    }
+  }
+  return (p.area * sum) / 4;
+}
+
+/** LU factors of the transposed radiosity matrix, row by row, with the order of pivots left as it is (it is diagonally dominant). */
+interface Factor {
+  readonly size: number;
+  readonly lu: Float64Array;
+}
+
+function factorise(patches: readonly Patch[]): Factor {
+  const n = patches.length;
+  const form = new Float64Array(n * n);
+  for (let i = 0; i < n; i++) {
+    for (let j = 0; j < i; j++) {
+      if (patches[i]!.face === patches[j]!.face) continue;
+      const shared = exchange(patches[i]!, patches[j]!);
+      form[i * n + j] = shared / patches[i]!.area;
+      form[j * n + i] = shared / patches[j]!.area;
+    }
+  }
+  // A closed room loses nothing between its patches: each row must sum to 1.
+  for (let i = 0; i < n; i++) {
+    let sum = 0;
+    for (let j = 0; j < n; j++) sum += form[i * n + j]!;
+    for (let j = 0; j < n; j++) form[i * n + j]! /= sum;
+  }
+  // Importance obeys (I - F^T R) m = g, with R the reflectances: m_j = g_j + sum_i F_ij rho_i m_i.
+  const lu = new Float64Array(n * n);
+  for (let i = 0; i < n; i++) {
+    for (let j = 0; j < n; j++) {
+      lu[j * n + i] = (i === j ? 1 : 0) - patches[i]!.reflectance * form[i * n + j]!;
+    }
+  }
+  for (let k = 0; k < n; k++) {
+    const pivot = lu[k * n + k]!;
+    for (let i = k + 1; i < n; i++) {
+      const share = lu[i * n + k]! / pivot;
+      if (share === 0) continue;
+      lu[i * n + k] = share;
+      const row = i * n;
+      const top = k * n;
+      for (let j = k + 1; j < n; j++) lu[row + j]! -= share * lu[top + j]!;
+    }
+  }
+  return { size: n, lu };
+}
+
+function solve({ size: n, lu }: Factor, right: Float64Array): Float64Array {
+  const x = Float64Array.from(right);
+  for (let i = 0; i < n; i++) {
+    let sum = x[i]!;
+    for (let j = 0; j < i; j++) sum -= lu[i * n + j]! * x[j]!;
+    x[i] = sum;
+  }
+  for (let i = n - 1; i >= 0; i--) {
+    let sum = x[i]!;
+    for (let j = i + 1; j < n; j++) sum -= lu[i * n + j]! * x[j]!;
+    x[i] = sum / lu[i * n + i]!;
+  }
+  return x;
+}

@@ -1,0 +1,7 @@
+export * from './coefficients';
+export * from './enclosure';
+export * from './glass';
+export * from './instant';
+export * from './pane';
+export * from './room';
+export * from './year';

@@ -1,0 +1,342 @@
+/** The daylight of a spot through the year: its coefficients times the outdoor year. */
+import { SKY_NODES, nodesNear, scatterToNodes } from '../sky/nodes';
+import { OVERCAST_SKY } from '../sky/radiance';
+import { HOUR_BINS, STEP_MINUTES, type SkyYear } from '../sky/year';
+import { directionInRoom } from '../room/geometry';
+import type { Rectangle } from '../room/rectangle';
+import type { Vec } from '../room/vector';
+import { beamThrough, sunTransmittance, type Coefficients, type DirectLight } from './coefficients';
+import type { Veil } from './instant';
+import type { SpotWindow } from './room';
+
+/** Beam irradiance from which the sun is said to shine, W m-2. World Meteorological Organization. */
+const SUNSHINE_THRESHOLD = 120;
+
+/** Scalars by bin that a set of coefficients gives under the mean skies of a year. */
+interface BinnedCoefficients {
+  /** Per unit of clear-sky diffuse irradiance, by bin. */
+  readonly clear: Float64Array;
+  readonly overcast: number;
+  readonly ground: number;
+  readonly obstruction: number;
+}
+
+/** A spot and one window under one outdoor year; curtains not yet applied, so that moving one costs almost nothing. */
+export interface WindowYear {
+  readonly windowId: string;
+  readonly groundReflectance: number;
+  readonly obstructionReflectance: number;
+  readonly direct: BinnedCoefficients & { readonly veil: number };
+  readonly reflected: BinnedCoefficients & { readonly veil: number };
+  readonly flux: BinnedCoefficients;
+  /** The sun's beam, W h m-2 a day by bin and day type: on the leaf, reflected, and on each square metre of curtain. */
+  readonly sunDirect: Float64Array;
+  readonly sunReflected: Float64Array;
+  readonly sunFlux: Float64Array;
+  /** Largest beam on the leaf in each bin, W m-2, on the brightest day type. */
+  readonly sunPeak: Float64Array;
+  /** Hours a day that the sun's disc can be seen from the spot, and those in which it is likely to shine. */
+  readonly sunHoursPossible: Float64Array;
+  readonly sunHoursLikely: Float64Array;
+}
+
+function binned(coefficients: Coefficients, sky: SkyYear, even: Float64Array): BinnedCoefficients {
+  const clear = new Float64Array(HOUR_BINS);
+  const field = coefficients.sky;
+  const nodes = field.length;
+  const shapes = sky.clearShape;
+  const seen: number[] = [];
+  for (let node = 0; node < nodes; node++) if (field[node]! > 0) seen.push(node);
+  const count = seen.length;
+  const at = Uint16Array.from(seen);
+  const weight = Float64Array.from(seen, (node) => field[node]!);
+  let overcast = 0;
+  if (count > 0) {
+    for (let bin = 0; bin < HOUR_BINS; bin++) {
+      if (sky.global[bin * sky.dayTypes]! === 0) continue;
+      const base = bin * nodes;
+      let sum = 0;
+      for (let i = 0; i < count; i++) sum += weight[i]! * shapes[base + at[i]!]!;
+      clear[bin] = sum;
+    }
+    for (let i = 0; i < count; i++) overcast += weight[i]! * even[at[i]!]!;
+  }
+  return {
+    clear,
+    overcast,
+    ground: coefficients.ground / Math.PI,
+    obstruction: coefficients.obstruction / Math.PI,
+  };
+}
+
+/** What the sun does at one window through the year, the same for every spot of the room; made once for each window. */
+export interface PaneYear {
+  /** The year's steps in which the sun stands before the window, and its direction in the room's frame. */
+  readonly steps: Uint32Array;
+  readonly toSun: readonly Vec[];
+  /** The beam's energy shared out to the sky nodes: which bin, which node, and W h m-2 a day by day type. */
+  readonly beamBins: Uint16Array;
+  readonly beamNodes: Uint16Array;
+  readonly beamEnergy: Float64Array;
+  readonly flux: BinnedCoefficients;
+  readonly sunFlux: Float64Array;
+}
+
+/** Picks the steps of the year in which the sun stands before a window, and sums the beam that passes it. */
+export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear, even: Float64Array = OVERCAST_SKY): PaneYear {
+  const { pane } = window;
+  const { dayTypes } = sky;
+  const steps: number[] = [];
+  const toSuns: Vec[] = [];
+  const beam = new Map<number, Float64Array>();
+  const shares = new Float64Array(SKY_NODES);
+  const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
+  const n = pane.opening.normal;
+  for (let step = 0; step < sky.steps; step++) {
+    const toSun = directionInRoom(pane.room, sky.azimuthDeg[step]!, sky.elevationDeg[step]!);
+    const passed = beamThrough(pane, toSun);
+    if (passed === 0) continue;
+    steps.push(step);
+    toSuns.push(toSun);
+    const bin = sky.bin[step]!;
+    const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
+    for (const node of nodesAround(shares, sky.azimuthDeg[step]!, sky.elevationDeg[step]!)) {
+      const key = bin * SKY_NODES + node;
+      let energy = beam.get(key);
+      if (!energy) beam.set(key, (energy = new Float64Array(dayTypes)));
+      for (let type = 0; type < dayTypes; type++) energy[type]! += shares[node]! * sky.dni[step * dayTypes + type]! * hours;
+      shares[node] = 0;
+    }
+    const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
+    addBeam(sunFlux, sky, step, passed * cosGlass);
+  }
+  const beamBins = new Uint16Array(beam.size);
+  const beamNodes = new Uint16Array(beam.size);
+  const beamEnergy = new Float64Array(beam.size * dayTypes);
+  let entry = 0;
+  for (const [key, energy] of beam) {
+    beamBins[entry] = Math.floor(key / SKY_NODES);
+    beamNodes[entry] = key % SKY_NODES;
+    beamEnergy.set(energy, entry * dayTypes);
+    entry++;
+  }
+  const flux = binned(window.flux, sky, even);
+  return { steps: Uint32Array.from(steps), toSun: toSuns, beamBins, beamNodes, beamEnergy, flux, sunFlux };
+}
+
+/** The nodes a direction is read from; `shares` holds each one's share afterwards. */
+function nodesAround(shares: Float64Array, azimuthDeg: number, elevationDeg: number): number[] {
+  scatterToNodes(shares, azimuthDeg, elevationDeg, 1);
+  return nodesNear(azimuthDeg, elevationDeg).filter((node) => shares[node]! > 0);
+}
+
+function addBeam(target: Float64Array, sky: SkyYear, step: number, coefficient: number): void {
+  const bin = sky.bin[step]!;
+  const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
+  const types = sky.dayTypes;
+  for (let type = 0; type < types; type++) {
+    target[bin * types + type]! += sky.dni[step * types + type]! * coefficient * hours;
+  }
+}
+
+/**
+ * A level leaf behind one window through a year.
+ * @param even shape of the part of the sky that is not clear
+ */
+export function windowYear(
+  spot: SpotWindow,
+  leaf: Vec,
+  boards: readonly Rectangle[],
+  sky: SkyYear,
+  outside: PaneYear,
+  even: Float64Array = OVERCAST_SKY,
+): WindowYear {
+  const { dayTypes } = sky;
+  const sunDirect = new Float64Array(HOUR_BINS * dayTypes);
+  const sunReflected = new Float64Array(HOUR_BINS * dayTypes);
+  const sunPeak = new Float64Array(HOUR_BINS);
+  const sunHoursPossible = new Float64Array(HOUR_BINS);
+  const sunHoursLikely = new Float64Array(HOUR_BINS);
+  for (let entry = 0; entry < outside.beamBins.length; entry++) {
+    const back = spot.sunReflected[outside.beamNodes[entry]!]!;
+    if (back === 0) continue;
+    const into = outside.beamBins[entry]! * dayTypes;
+    const from = entry * dayTypes;
+    for (let type = 0; type < dayTypes; type++) sunReflected[into + type]! += back * outside.beamEnergy[from + type]!;
+  }
+  for (let i = 0; i < outside.steps.length; i++) {
+    const toSun = outside.toSun[i]!;
+    const passed = sunTransmittance(spot.pane, leaf, toSun, boards);
+    if (passed === 0) continue;
+    const step = outside.steps[i]!;
+    const onLeaf = passed * toSun.z;
+    addBeam(sunDirect, sky, step, onLeaf);
+    const bin = sky.bin[step]!;
+    const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
+    let sunny = 0;
+    for (let type = 0; type < dayTypes; type++) {
+      const dni = sky.dni[step * dayTypes + type]!;
+      if (dni > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
+      sunPeak[bin] = Math.max(sunPeak[bin]!, dni * onLeaf);
+    }
+    sunHoursPossible[bin]! += hours;
+    sunHoursLikely[bin]! += hours * sunny;
+  }
+  const withVeil = (light: DirectLight) => ({ ...binned(light, sky, even), veil: light.veil });
+  return {
+    windowId: spot.pane.windowId,
+    groundReflectance: spot.pane.groundReflectance,
+    obstructionReflectance: spot.pane.outside.reflectance,
+    direct: withVeil(spot.direct),
+    reflected: withVeil(spot.reflected),
+    flux: outside.flux,
+    sunDirect,
+    sunReflected,
+    sunFlux: outside.sunFlux,
+    sunPeak,
+    sunHoursPossible,
+    sunHoursLikely,
+  };
+}
+
+/** A curtain and when it is shut, in local minutes. */
+export interface CurtainProgramme {
+  readonly veil: Veil;
+  readonly months: readonly number[];
+  readonly fromMinute: number;
+  readonly toMinute: number;
+}
+
+export const DAYLIGHT_SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected'] as const;
+export type DaylightSource = (typeof DAYLIGHT_SOURCES)[number];
+
+/** Daylight at a spot through the year, W h m-2 of broadband irradiance a day unless said otherwise. */
+export interface DaylightYear {
+  /** Mean over day types, by bin, for each source. */
+  readonly byHour: Readonly<Record<DaylightSource, Float64Array>>;
+  /** Total of a day by `month0 * dayTypes + type`. */
+  readonly byDayType: Float64Array;
+  readonly dayTypes: number;
+  /** Largest irradiance by month, W m-2: the sun of a bright day on top of that hour's diffuse light. */
+  readonly peak: Float64Array;
+  /** Hours a day of direct sun by month: possible under an open sky, and likely. A shut curtain that scatters takes them. */
+  readonly sunHoursPossible: Float64Array;
+  readonly sunHoursLikely: Float64Array;
+  /** Daylight factor: share of the light of open ground under an overcast sky, with curtains open. */
+  readonly daylightFactor: number;
+}
+
+/** Share of an hour (0..23) of a month (1..12) in which a curtain is shut. */
+export function shutShare(curtain: CurtainProgramme, month: number, hour: number): number {
+  if (!curtain.months.includes(month)) return 0;
+  const from = Math.max(curtain.fromMinute, hour * 60);
+  const to = Math.min(curtain.toMinute, hour * 60 + 60);
+  return Math.max(0, to - from) / 60;
+}
+
+/**
+ * Adds up a spot's windows under their curtains.
+ * @param curtains by window id; a window without one stands open
+ */
+export function daylightYear(
+  windows: readonly WindowYear[],
+  sky: SkyYear,
+  curtains: ReadonlyMap<string, CurtainProgramme>,
+): DaylightYear {
+  const types = sky.dayTypes;
+  const byHour = {
+    sun: new Float64Array(HOUR_BINS),
+    sky: new Float64Array(HOUR_BINS),
+    ground: new Float64Array(HOUR_BINS),
+    obstruction: new Float64Array(HOUR_BINS),
+    reflected: new Float64Array(HOUR_BINS),
+  };
+  const byDayType = new Float64Array(12 * types);
+  const peak = new Float64Array(12);
+  const sunHoursPossible = new Float64Array(12);
+  const sunHoursLikely = new Float64Array(12);
+  let daylightFactor = 0;
+  for (const w of windows) {
+    daylightFactor +=
+      w.direct.overcast + w.reflected.overcast +
+      w.groundReflectance * (w.direct.ground + w.reflected.ground) +
+      w.obstructionReflectance * (w.direct.obstruction + w.reflected.obstruction);
+  }
+  for (let bin = 0; bin < HOUR_BINS; bin++) {
+    const month0 = Math.floor(bin / 24);
+    let hourPeak = 0;
+    for (const w of windows) {
+      const curtain = curtains.get(w.windowId);
+      const shut = curtain ? shutShare(curtain, month0 + 1, bin % 24) : 0;
+      const veil = curtain?.veil ?? { transmittance: 1, scatter: 0 };
+      const straight = 1 - shut + shut * veil.transmittance * (1 - veil.scatter);
+      const spread = shut * veil.transmittance * veil.scatter;
+      const { ground, obstruction, sky: skyLight, reflected, brightest } = binLight(w, sky, bin, straight, spread, byDayType, byHour.sun);
+      byHour.sky[bin]! += skyLight;
+      byHour.ground[bin]! += ground;
+      byHour.obstruction[bin]! += obstruction;
+      byHour.reflected[bin]! += reflected;
+      hourPeak += brightest + w.sunPeak[bin]! * (shut < 1 ? 1 : veil.transmittance * (1 - veil.scatter));
+      const sunShare = 1 - shut + (veil.scatter < 0.5 ? shut : 0);
+      sunHoursPossible[month0]! += w.sunHoursPossible[bin]! * sunShare;
+      sunHoursLikely[month0]! += w.sunHoursLikely[bin]! * sunShare;
+    }
+    peak[month0] = Math.max(peak[month0]!, hourPeak);
+  }
+  return { byHour, byDayType, dayTypes: types, peak, sunHoursPossible, sunHoursLikely, daylightFactor };
+}
+
+/** One window in one hour bin: mean parts over the day types; day-type totals and the sun's part are added in place. */
+function binLight(
+  w: WindowYear,
+  sky: SkyYear,
+  bin: number,
+  straight: number,
+  spread: number,
+  byDayType: Float64Array,
+  sunByHour: Float64Array,
+) {
+  const types = sky.dayTypes;
+  const month0 = Math.floor(bin / 24);
+  const part = (light: WindowYear['direct']) => ({
+    clear: straight * light.clear[bin]! + spread * light.veil * w.flux.clear[bin]!,
+    overcast: straight * light.overcast + spread * light.veil * w.flux.overcast,
+    ground: (straight * light.ground + spread * light.veil * w.flux.ground) * w.groundReflectance,
+    obstruction: (straight * light.obstruction + spread * light.veil * w.flux.obstruction) * w.obstructionReflectance,
+  });
+  const direct = part(w.direct);
+  const back = part(w.reflected);
+  let skySum = 0;
+  let groundSum = 0;
+  let obstructionSum = 0;
+  let reflectedSum = 0;
+  let brightest = 0;
+  for (let type = 0; type < types; type++) {
+    const at = bin * types + type;
+    const clear = sky.clearDiffuse[at]!;
+    const overcast = sky.overcastDiffuse[at]!;
+    const global = sky.global[at]!;
+    const sun = straight * w.sunDirect[at]! + spread * w.direct.veil * w.sunFlux[at]!;
+    const skyLight = clear * direct.clear + overcast * direct.overcast;
+    const ground = global * direct.ground;
+    const obstruction = global * direct.obstruction;
+    const reflected =
+      straight * w.sunReflected[at]! + spread * w.reflected.veil * w.sunFlux[at]! +
+      clear * back.clear + overcast * back.overcast + global * (back.ground + back.obstruction);
+    sunByHour[bin]! += sun / types;
+    skySum += skyLight;
+    groundSum += ground;
+    obstructionSum += obstruction;
+    reflectedSum += reflected;
+    const diffuse = skyLight + ground + obstruction + reflected;
+    byDayType[month0 * types + type]! += sun + diffuse;
+    brightest = Math.max(brightest, diffuse + spread * w.direct.veil * w.sunFlux[at]!);
+  }
+  return {
+    sky: skySum / types,
+    ground: groundSum / types,
+    obstruction: obstructionSum / types,
+    reflected: reflectedSum / types,
+    brightest,
+  };
+}

@@ -1,0 +1,88 @@
+/** Flat rectangles in space, and how much of a point's view they take. */
+import { cross, dot, length, minus, plus, times, type Vec } from './vector';
+
+/** A rectangle: a corner, two unit edges at right angles, and its unit normal (the side that counts). */
+export interface Rectangle {
+  readonly corner: Vec;
+  readonly edgeU: Vec;
+  readonly edgeV: Vec;
+  readonly sizeU: number;
+  readonly sizeV: number;
+  readonly normal: Vec;
+}
+
+/** The point at shares u and v (0..1) of a rectangle's edges. */
+export function pointOn(r: Rectangle, u: number, v: number): Vec {
+  return plus(r.corner, plus(times(r.edgeU, u * r.sizeU), times(r.edgeV, v * r.sizeV)));
+}
+
+/** The four corners in order around the edge. */
+export function corners(r: Rectangle): Vec[] {
+  return [pointOn(r, 0, 0), pointOn(r, 1, 0), pointOn(r, 1, 1), pointOn(r, 0, 1)];
+}
+
+/**
+ * Configuration factor of a polygon seen from a surface element: the share of what the element would send that
+ * meets the polygon; so the irradiance from a Lambertian polygon of exitance 1.
+ * @param polygon corners in order; either sense of turn
+ * @param point where the element lies; @param normal its unit normal
+ * @returns 0..1; the part below the element's own plane is cut off
+ * Source: Lambert's formula; Siegel and Howell, Thermal Radiation Heat Transfer, ch. 5.
+ */
+export function configurationFactor(polygon: readonly Vec[], point: Vec, normal: Vec): number {
+  const visible = clipAbovePlane(polygon, point, normal);
+  if (visible.length < 3) return 0;
+  const arms = visible.map((corner) => minus(corner, point));
+  let sum = 0;
+  for (let i = 0; i < arms.length; i++) {
+    const p = arms[i]!;
+    const q = arms[(i + 1) % arms.length]!;
+    const across = cross(p, q);
+    const area = length(across);
+    if (area < 1e-15) continue;
+    const angle = Math.atan2(area, dot(p, q));
+    sum += (angle * dot(across, normal)) / area;
+  }
+  return Math.abs(sum) / (2 * Math.PI);
+}
+
+/** The part of a polygon that lies on the side of a plane to which `normal` points. Sutherland and Hodgman 1974. */
+function clipAbovePlane(polygon: readonly Vec[], point: Vec, normal: Vec): Vec[] {
+  const kept: Vec[] = [];
+  for (let i = 0; i < polygon.length; i++) {
+    const p = polygon[i]!;
+    const q = polygon[(i + 1) % polygon.length]!;
+    const heightP = dot(minus(p, point), normal);
+    const heightQ = dot(minus(q, point), normal);
+    if (heightP >= 0) kept.push(p);
+    if (heightP >= 0 !== heightQ >= 0) {
+      const share = heightP / (heightP - heightQ);
+      kept.push(plus(p, times(minus(q, p), share)));
+    }
+  }
+  return kept;
+}
+
+/** Whether the straight way between two points passes through a rectangle (touching its plane at an end does not count). */
+export function crosses(r: Rectangle, from: Vec, to: Vec): boolean {
+  const a = dot(minus(from, r.corner), r.normal);
+  const b = dot(minus(to, r.corner), r.normal);
+  if (a * b >= -1e-12) return false;
+  const share = a / (a - b);
+  const hit = minus(plus(from, times(minus(to, from), share)), r.corner);
+  const u = dot(hit, r.edgeU);
+  const v = dot(hit, r.edgeV);
+  return u > 0 && u < r.sizeU && v > 0 && v < r.sizeV;
+}
+
+/** A level rectangle facing up: corner nearest the origin, sizes along x and y, at a height. */
+export function levelRectangle(x: number, y: number, z: number, sizeX: number, sizeY: number): Rectangle {
+  return {
+    corner: { x, y, z },
+    edgeU: { x: 1, y: 0, z: 0 },
+    edgeV: { x: 0, y: 1, z: 0 },
+    sizeU: sizeX,
+    sizeV: sizeY,
+    normal: { x: 0, y: 0, z: 1 },
+  };
+}

@@ -1,0 +1,258 @@
+/** The outdoor light of a whole year at one place: every quarter hour of sun, and the mean sky of each month's hours. */
+import { DAY_MS, MINUTE_MS, RADIANS, SOLAR_CONSTANT, daysInMonth, startOfCivilDay, utcOffsetMinutes } from '../units';
+import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunSeenFrom, type Place } from '../sun';
+import { clearnessProfile, dayTypeClearness, DAY_TYPES } from './clearness';
+import { clearSkyIrradiance, haurwitzGlobal, splitGlobal, type OutdoorLight } from './irradiance';
+import { SKY_NODES } from './nodes';
+import { clearSky } from './radiance';
+
+/** Months times hours: the bins in which a year's sky is summed, index `month0 * 24 + localHour`. */
+export const HOUR_BINS = 12 * 24;
+export const STEP_MINUTES = 15;
+
+/** One instant's weather, for each of the day types that stand for the month. */
+export interface WeatherStep {
+  /** Beam and diffuse on each day type. */
+  readonly light: readonly OutdoorLight[];
+  /** Share of the diffuse light that comes as from a clear sky (the rest as from an overcast one), by day type. */
+  readonly clearShare: readonly number[];
+}
+
+/** What a weather is asked for one step. */
+export interface StepQuestion {
+  readonly month0: number;
+  readonly dayOfYear: number;
+  readonly sinElevation: number;
+  readonly elevationDeg: number;
+  /** Cosine of the sun's hour angle and its hour angle at sunset (radians). */
+  readonly cosHourAngle: number;
+  readonly sunsetHourAngle: number;
+  readonly latitude: number;
+  readonly declinationDeg: number;
+}
+
+/** A source of weather: the number of day types it tells apart, and each step's light. */
+export interface Weather {
+  readonly dayTypes: number;
+  at(question: StepQuestion): WeatherStep;
+}
+
+/** The year outdoors. `dayTypes` fields hold one value a day type, the day type running fastest. */
+export interface SkyYear {
+  readonly year: number;
+  readonly dayTypes: number;
+  readonly daysInMonth: readonly number[];
+  /** Steps with the sun up. */
+  readonly steps: number;
+  /** Bin (`month0 * 24 + hour`) of each step. */
+  readonly bin: Uint16Array;
+  readonly azimuthDeg: Float32Array;
+  readonly elevationDeg: Float32Array;
+  /** Direct normal irradiance, W m-2, `step * dayTypes + type`. */
+  readonly dni: Float32Array;
+  /** Energies a day by bin and type, W h m-2 (mean over the month's days): clear-sky, overcast diffuse, global. */
+  readonly clearDiffuse: Float64Array;
+  readonly overcastDiffuse: Float64Array;
+  readonly global: Float64Array;
+  /** Mean shape of the clear sky in each bin, per unit of diffuse irradiance, `bin * SKY_NODES + node`. */
+  readonly clearShape: Float32Array;
+}
+
+export interface SkyYearRequest {
+  readonly place: Place;
+  /** IANA name; a fixed offset is written as Etc/GMT-2 (two hours east). */
+  readonly timeZone: string;
+  readonly year: number;
+  readonly weather: Weather;
+}
+
+/** Days of each month on which the clear sky's shape is taken: it changes slowly, unlike the sun's patch on a leaf. */
+const SHAPE_DAYS = [5, 15, 25];
+
+/** Computes the outdoor year at 15-minute steps, the sun taken at the middle of each. Takes about 60 ms. */
+export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): SkyYear {
+  const types = weather.dayTypes;
+  const bin: number[] = [];
+  const azimuth: number[] = [];
+  const elevation: number[] = [];
+  const dni: number[] = [];
+  const clearDiffuse = new Float64Array(HOUR_BINS * types);
+  const overcastDiffuse = new Float64Array(HOUR_BINS * types);
+  const global = new Float64Array(HOUR_BINS * types);
+  const clearShape = new Float32Array(HOUR_BINS * SKY_NODES);
+  const shapeWeight = new Float64Array(HOUR_BINS);
+  const monthDays = Array.from({ length: 12 }, (_, month0) => daysInMonth(year, month0 + 1));
+  const stepHours = STEP_MINUTES / 60;
+
+  for (let month0 = 0; month0 < 12; month0++) {
+    for (let day = 1; day <= monthDays[month0]!; day++) {
+      const date = { year, month: month0 + 1, day };
+      const startMs = startOfCivilDay(date, timeZone);
+      const offsetMs = utcOffsetMinutes(startMs + DAY_MS / 2, timeZone) * MINUTE_MS;
+      const ordinal = dayOfYear(date);
+      const dayStartMs = Date.UTC(year, month0, day) - offsetMs;
+      // Within a day declination and hour angle run so evenly that two ends serve all steps (0.001 degrees).
+      const first = sunEquatorial(dayStartMs);
+      const last = sunEquatorial(dayStartMs + DAY_MS);
+      const turned = 360 + ((last.greenwichHourAngleDeg - first.greenwichHourAngleDeg + 540) % 360) - 180;
+      const declinationDeg = (first.declinationDeg + last.declinationDeg) / 2;
+      const sunsetHourAngle = sunsetAngle(place.latitude, declinationDeg);
+      const takesShape = SHAPE_DAYS.includes(day);
+      for (let minute = 0; minute < 1440; minute += STEP_MINUTES) {
+        // Hours of the bins follow the offset in force at noon, so that a clock change does not split a day.
+        const share = (minute + STEP_MINUTES / 2) / 1440;
+        const hourAngleDeg = first.greenwichHourAngleDeg + turned * share;
+        const declination = first.declinationDeg + (last.declinationDeg - first.declinationDeg) * share;
+        const sun = sunSeenFrom(place, declination, hourAngleDeg);
+        if (sun.elevationDeg <= 0) continue;
+        const hourAngle = (hourAngleDeg + place.longitude) * RADIANS;
+        const at = month0 * 24 + Math.floor(minute / 60);
+        const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
+        const step = weather.at({
+          month0,
+          dayOfYear: ordinal,
+          sinElevation,
+          elevationDeg: sun.elevationDeg,
+          cosHourAngle: Math.cos(hourAngle),
+          sunsetHourAngle,
+          latitude: place.latitude,
+          declinationDeg,
+        });
+        bin.push(at);
+        azimuth.push(sun.azimuthDeg);
+        elevation.push(sun.elevationDeg);
+        let clearEnergy = 0;
+        for (let type = 0; type < types; type++) {
+          const light = step.light[type]!;
+          const clear = step.clearShare[type]! * light.dhi;
+          const perDay = stepHours / monthDays[month0]!;
+          dni.push(light.dni);
+          clearEnergy += clear;
+          clearDiffuse[at * types + type]! += clear * perDay;
+          overcastDiffuse[at * types + type]! += (light.dhi - clear) * perDay;
+          global[at * types + type]! += (light.dhi + light.dni * sinElevation) * perDay;
+        }
+        if (takesShape && minute % 60 === 30) {
+          const weight = clearEnergy + 1e-6;
+          addShape(clearShape, at, clearSky(sun.azimuthDeg, sun.elevationDeg), weight);
+          shapeWeight[at]! += weight;
+        }
+      }
+    }
+  }
+  finishShapes(clearShape, shapeWeight);
+  return {
+    year,
+    dayTypes: types,
+    daysInMonth: monthDays,
+    steps: bin.length,
+    bin: Uint16Array.from(bin),
+    azimuthDeg: Float32Array.from(azimuth),
+    elevationDeg: Float32Array.from(elevation),
+    dni: Float32Array.from(dni),
+    clearDiffuse,
+    overcastDiffuse,
+    global,
+    clearShape,
+  };
+}
+
+/** Hour angle of sunset, radians: 0 in the polar night, pi in the polar day. */
+function sunsetAngle(latitude: number, declinationDeg: number): number {
+  const cosine = -Math.tan(latitude * RADIANS) * Math.tan(declinationDeg * RADIANS);
+  return Math.acos(Math.max(-1, Math.min(1, cosine)));
+}
+
+function addShape(shapes: Float32Array, at: number, shape: Float64Array, weight: number): void {
+  const base = at * shape.length;
+  for (let node = 0; node < shape.length; node++) shapes[base + node]! += shape[node]! * weight;
+}
+
+/** Bins in which no shape was taken (the edge hours of a month) borrow the nearest hour's. */
+function finishShapes(shapes: Float32Array, weights: Float64Array): void {
+  const nodes = SKY_NODES;
+  for (let at = 0; at < HOUR_BINS; at++) {
+    if (weights[at]! === 0) continue;
+    const weight = weights[at]!;
+    const end = (at + 1) * nodes;
+    for (let i = at * nodes; i < end; i++) shapes[i]! /= weight;
+  }
+  for (let month0 = 0; month0 < 12; month0++) {
+    for (let hour = 0; hour < 24; hour++) {
+      const at = month0 * 24 + hour;
+      if (weights[at]! > 0) continue;
+      const donor = nearestFilled(weights, month0, hour);
+      if (donor >= 0) shapes.copyWithin(at * SKY_NODES, donor * SKY_NODES, (donor + 1) * SKY_NODES);
+    }
+  }
+}
+
+function nearestFilled(weights: Float64Array, month0: number, hour: number): number {
+  for (let away = 1; away < 24; away++) {
+    for (const other of [hour - away, hour + away]) {
+      if (other >= 0 && other < 24 && weights[month0 * 24 + other]! > 0) return month0 * 24 + other;
+    }
+  }
+  return -1;
+}
+
+/** Every day clear: Haurwitz's global irradiance split after Erbs, all diffuse light as from a clear sky. */
+export const CLEAR_WEATHER: Weather = {
+  dayTypes: 1,
+  at(question) {
+    const outside = extraterrestrialIrradiance(question.dayOfYear, SOLAR_CONSTANT);
+    return {
+      light: [splitGlobal(haurwitzGlobal(question.sinElevation), outside, question.sinElevation)],
+      clearShare: [1],
+    };
+  },
+};
+
+/** Clearness at and above which the diffuse light comes wholly as from a clear sky, and below which as from an overcast one. */
+const CLEAR_FROM = 0.65;
+const OVERCAST_TO = 0.3;
+
+/**
+ * Weather of a climate: five day types a month, from dull to bright, whose mean is the month's clearness.
+ * @param monthlyClearness mean daily clearness index by calendar month, each 0.1..0.8
+ * @param altitudeM of the place above the sea
+ * @param linkeTurbidity sets the clear-sky beam that no day exceeds
+ */
+export function climateWeather(monthlyClearness: readonly number[], altitudeM: number, linkeTurbidity: number): Weather {
+  const daily = monthlyClearness.map(dayTypeClearness);
+  return {
+    dayTypes: DAY_TYPES,
+    at(question) {
+      const outside = extraterrestrialIrradiance(question.dayOfYear, SOLAR_CONSTANT);
+      const { a, b } = clearnessProfile(question.sunsetHourAngle);
+      const shape = (a + b * question.cosHourAngle) / profileMean(a, b, question);
+      const ceiling = clearSkyIrradiance(question.elevationDeg, altitudeM, linkeTurbidity, outside);
+      const light: OutdoorLight[] = [];
+      const clearShare: number[] = [];
+      for (const clearness of daily[question.month0]!) {
+        const now = Math.max(0, clearness * shape);
+        const global = now * outside * question.sinElevation;
+        const split = splitGlobal(global, outside, question.sinElevation);
+        // A low sun divides by almost nothing: no beam is stronger than the clear sky's, what is over comes as diffuse.
+        const dni = Math.min(split.dni, ceiling.dni);
+        light.push({ dni, dhi: global - dni * question.sinElevation });
+        clearShare.push(smoothStep((now - OVERCAST_TO) / (CLEAR_FROM - OVERCAST_TO)));
+      }
+      return { light, clearShare };
+    },
+  };
+}
+
+/** Mean of a + b cos(hour angle) over the day, weighted with the light outside the atmosphere. */
+function profileMean(a: number, b: number, { sunsetHourAngle: w, latitude, declinationDeg }: StepQuestion): number {
+  const level = Math.sin(latitude * RADIANS) * Math.sin(declinationDeg * RADIANS);
+  const swing = Math.cos(latitude * RADIANS) * Math.cos(declinationDeg * RADIANS);
+  const total = level * w + swing * Math.sin(w);
+  const weighted = level * Math.sin(w) + swing * (w / 2 + Math.sin(2 * w) / 4);
+  return total > 1e-6 ? a + (b * weighted) / total : a + b;
+}
+
+function smoothStep(share: number): number {
+  const x = Math.max(0, Math.min(1, share));
+  return x * x * (3 - 2 * x);
+}

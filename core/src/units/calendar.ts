@@ -1,0 +1,83 @@
+/** Civil days of a place: which UTC instants a local date and hour are, daylight saving and all. */
+
+/** Milliseconds in a minute, an hour and a day. */
+export const MINUTE_MS = 60_000;
+export const HOUR_MS = 60 * MINUTE_MS;
+export const DAY_MS = 24 * HOUR_MS;
+
+/** A date in a home's own calendar. `month` is 1..12. */
+export interface CivilDate {
+  readonly year: number;
+  readonly month: number;
+  readonly day: number;
+}
+
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatterFor(timeZone: string): Intl.DateTimeFormat {
+  let formatter = formatters.get(timeZone);
+  if (!formatter) {
+    formatter = new Intl.DateTimeFormat('en-US', {
+      timeZone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+    });
+    formatters.set(timeZone, formatter);
+  }
+  return formatter;
+}
+
+/** Whether this runtime knows the IANA time zone of that name. */
+export function isTimeZone(name: string): boolean {
+  try {
+    formatterFor(name);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * How far local time is ahead of UTC at an instant.
+ * @param instantMs UTC epoch milliseconds
+ * @param timeZone IANA name; an unknown one throws RangeError
+ * @returns minutes, positive east of Greenwich
+ */
+export function utcOffsetMinutes(instantMs: number, timeZone: string): number {
+  const part: Record<string, number> = {};
+  for (const { type, value } of formatterFor(timeZone).formatToParts(instantMs)) part[type] = Number(value);
+  const local = Date.UTC(part.year!, part.month! - 1, part.day!, part.hour!, part.minute!, part.second!);
+  return Math.round((local - Math.floor(instantMs / 1000) * 1000) / MINUTE_MS);
+}
+
+/** The local date of an instant. */
+export function civilDateOf(instantMs: number, timeZone: string): CivilDate {
+  const shifted = new Date(instantMs + utcOffsetMinutes(instantMs, timeZone) * MINUTE_MS);
+  return { year: shifted.getUTCFullYear(), month: shifted.getUTCMonth() + 1, day: shifted.getUTCDate() };
+}
+
+/**
+ * The instant a local day begins (its first local midnight or, where that is skipped, the moment after).
+ * @returns UTC epoch milliseconds
+ */
+export function startOfCivilDay(date: CivilDate, timeZone: string): number {
+  const asUtc = Date.UTC(date.year, date.month - 1, date.day);
+  const guess = asUtc - utcOffsetMinutes(asUtc, timeZone) * MINUTE_MS;
+  return asUtc - utcOffsetMinutes(guess, timeZone) * MINUTE_MS;
+}
+
+/** The date after a date. */
+export function nextCivilDate(date: CivilDate): CivilDate {
+  const next = new Date(Date.UTC(date.year, date.month - 1, date.day + 1));
+  return { year: next.getUTCFullYear(), month: next.getUTCMonth() + 1, day: next.getUTCDate() };
+}
+
+/** How many days a month has. `month` is 1..12. */
+export function daysInMonth(year: number, month: number): number {
+  return new Date(Date.UTC(year, month, 0)).getUTCDate();
+}

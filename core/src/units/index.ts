@@ -1,0 +1,4 @@
+export * from './angle';
+export * from './calendar';
+export * from './light';
+export * from './temperature';
