@@ -2,5 +2,5 @@ export * from './clearness';
 export * from './irradiance';
 export * from './nodes';
 export * from './radiance';
-export * from './twilight';
+export * from './ground-light';
 export * from './year';

@@ -1,7 +1,7 @@
-/** How bright open ground is when the sun is low or just below the horizon. */
+/** How bright open ground is for a height of the sun, from the depth of twilight up. */
 
 /** Clear-sky illuminance of level ground by elevation of the sun's centre: degrees, lux. After Kimball 1916 and Rozenberg 1966, rounded. */
-const TWILIGHT_LUX: readonly (readonly [number, number])[] = [
+const GROUND_LUX: readonly (readonly [number, number])[] = [
   [-18, 0.0006],
   [-12, 0.008],
   [-10, 0.06],
@@ -16,14 +16,17 @@ const TWILIGHT_LUX: readonly (readonly [number, number])[] = [
   [2, 1700],
   [5, 4600],
   [10, 10000],
+  [20, 26000],
+  [40, 60000],
+  [60, 90000],
 ];
 
 /**
- * Illuminance of open level ground, lux, for a sun between 18 degrees below and 10 above the horizon;
+ * Illuminance of open level ground, lux, for a sun between 18 degrees below and 60 above the horizon;
  * held at the ends outside that range. Within a factor of two: clouds may halve it.
  */
-export function twilightLux(sunElevationDeg: number): number {
-  const table = TWILIGHT_LUX;
+export function groundLux(sunElevationDeg: number): number {
+  const table = GROUND_LUX;
   if (sunElevationDeg <= table[0]![0]) return table[0]![1];
   for (let i = 1; i < table.length; i++) {
     const [high, highLux] = table[i]!;
@@ -35,9 +38,9 @@ export function twilightLux(sunElevationDeg: number): number {
   return table[table.length - 1]![1];
 }
 
-/** The elevation at which open ground reaches an illuminance (lux); the inverse of `twilightLux`, held at its ends. */
+/** The elevation at which open ground reaches an illuminance (lux); the inverse of `groundLux`, held at its ends. */
 export function elevationAtLux(lux: number): number {
-  const table = TWILIGHT_LUX;
+  const table = GROUND_LUX;
   if (lux <= table[0]![1]) return table[0]![0];
   for (let i = 1; i < table.length; i++) {
     const [high, highLux] = table[i]!;

@@ -1,0 +1,197 @@
+/** Schemas of a home's facts, as they cross the wire and stand in the bundle. */
+import type {
+  AirStatement,
+  Circuit,
+  FactList,
+  Home,
+  HomeFacts,
+  Lamp,
+  Plant,
+  Room,
+  Spot,
+  Stand,
+  Tier,
+  Window,
+} from '@dulvan/core';
+import { z } from 'zod';
+import { id, isoDate, metres, minuteOfDay, months, name, note, share, timeZone, wholeWithin, within } from './fields';
+
+export const homeSchema = z.strictObject({
+  id,
+  name,
+  latitude: within(-90, 90, 'degrees, south negative'),
+  longitude: within(-180, 180, 'degrees, west negative'),
+  elevationM: within(-400, 5000, 'm'),
+  timeZone,
+  climateId: id,
+}) satisfies z.ZodType<Home>;
+
+export const roomSchema = z.strictObject({
+  id,
+  homeId: id,
+  name,
+  widthM: metres(0.2, 30),
+  depthM: metres(0.2, 30),
+  heightM: metres(0.2, 10),
+  wallABearing: within(0, 360, 'degrees'),
+  floorReflectance: share(0, 0.95),
+  wallReflectance: share(0, 0.95),
+  ceilingReflectance: share(0, 0.95),
+  airMovement: z.enum(['still', 'gentle', 'brisk']),
+  insideRoomId: id.nullable(),
+  insideXM: metres(0, 30),
+  insideYM: metres(0, 30),
+  insideZM: metres(0, 10),
+  shellTransmittance: share(0, 1),
+}) satisfies z.ZodType<Room>;
+
+export const windowSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  side: z.enum(['a', 'b', 'c', 'd']),
+  offsetM: metres(0, 30),
+  insetM: metres(0, 30),
+  sillM: metres(0, 10),
+  widthM: metres(0.1, 20),
+  heightM: metres(0.1, 10),
+  slopeDeg: within(5, 90, 'degrees'),
+  glazingId: id,
+  frameShare: share(0, 0.9),
+  dirtShare: share(0, 0.9),
+  curtainId: id,
+  curtainMonths: months,
+  curtainFromMinute: minuteOfDay,
+  curtainToMinute: minuteOfDay,
+  outsideKind: z.enum(['open', 'ring', 'row']),
+  outsideDeg: within(0, 85, 'degrees'),
+  outsideReflectance: share(0, 0.9),
+  groundReflectance: share(0, 0.9),
+}) satisfies z.ZodType<Window>;
+
+export const standSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  kind: z.enum(['sill', 'shelf', 'table', 'trolley', 'floor', 'rail', 'board']),
+  xM: metres(0, 30),
+  yM: metres(0, 30),
+  widthM: metres(0.05, 20),
+  depthM: metres(0.05, 20),
+}) satisfies z.ZodType<Stand>;
+
+export const tierSchema = z.strictObject({
+  id,
+  standId: id,
+  heightM: metres(0, 8),
+  board: z.enum(['solid', 'open']),
+}) satisfies z.ZodType<Tier>;
+
+export const spotSchema = z.strictObject({
+  id,
+  tierId: id,
+  name,
+  alongM: metres(0, 20),
+  acrossM: metres(0, 20),
+  sizeM: metres(0.03, 3),
+  freeHeightM: metres(0.03, 8),
+  loadKg: within(0.1, 500, 'kg'),
+  reach: z.enum(['easy', 'step', 'hard']),
+}) satisfies z.ZodType<Spot>;
+
+export const circuitSchema = z.strictObject({
+  id,
+  homeId: id,
+  name,
+  onMinute: minuteOfDay,
+  offMinute: minuteOfDay,
+  months,
+}) satisfies z.ZodType<Circuit>;
+
+export const lampSchema = z.strictObject({
+  id,
+  circuitId: id,
+  tierId: id,
+  name,
+  form: z.enum(['point', 'bar', 'panel']),
+  ppf: within(0.1, 5000, 'µmol/s'),
+  powerW: within(0.1, 3000, 'W'),
+  spectrum: z.enum(['daylight', 'white-warm', 'white-neutral', 'white-cool', 'sodium', 'red-blue']),
+  beamDeg: within(5, 170, 'degrees'),
+  lengthM: metres(0, 5),
+  breadthM: metres(0, 5),
+  alongM: metres(0, 20),
+  acrossM: metres(0, 20),
+  aboveM: metres(0.02, 8),
+  dimming: share(0, 1),
+}) satisfies z.ZodType<Lamp>;
+
+export const plantSchema = z.strictObject({
+  id,
+  homeId: id,
+  taxonId: id,
+  name,
+  stage: z.enum([
+    'seed', 'cutting', 'rooted-cutting', 'seedling', 'juvenile', 'adult', 'in-bud', 'in-bloom', 'recovering', 'just-arrived',
+  ]),
+  growthState: z.enum(['by-season', 'growing', 'resting']),
+  potCm: within(1, 200, 'cm').nullable(),
+  heightCm: within(0.5, 800, 'cm').nullable(),
+  spotId: id.nullable(),
+  arrivedOn: isoDate.nullable(),
+  note,
+}) satisfies z.ZodType<Plant>;
+
+export const airSchema = z.strictObject({
+  id,
+  roomId: id,
+  month: wholeWithin(1, 12, ''),
+  dayC: within(-10, 50, '°C'),
+  nightC: within(-10, 50, '°C'),
+  dayRh: within(1, 100, '%'),
+  nightRh: within(1, 100, '%'),
+}) satisfies z.ZodType<AirStatement>;
+
+/** The schema of each list, and how many entries a home may have of it. */
+export const factSchemas = {
+  rooms: roomSchema,
+  windows: windowSchema,
+  stands: standSchema,
+  tiers: tierSchema,
+  spots: spotSchema,
+  circuits: circuitSchema,
+  lamps: lampSchema,
+  plants: plantSchema,
+  air: airSchema,
+} as const satisfies Record<FactList, z.ZodType>;
+
+export const FACT_LIMITS: Record<FactList, number> = {
+  rooms: 40,
+  windows: 200,
+  stands: 200,
+  tiers: 600,
+  spots: 2000,
+  circuits: 100,
+  lamps: 500,
+  plants: 5000,
+  air: 480,
+};
+
+/** In the order in which they may be written: what is referred to comes first. */
+export const FACT_LISTS = Object.keys(factSchemas) as FactList[];
+
+const listOf = <S extends z.ZodType>(list: FactList, schema: S) =>
+  z.array(schema).max(FACT_LIMITS[list], `At most ${FACT_LIMITS[list]} ${list}.`);
+
+export const homeFactsSchema = z.strictObject({
+  home: homeSchema,
+  rooms: listOf('rooms', roomSchema),
+  windows: listOf('windows', windowSchema),
+  stands: listOf('stands', standSchema),
+  tiers: listOf('tiers', tierSchema),
+  spots: listOf('spots', spotSchema),
+  circuits: listOf('circuits', circuitSchema),
+  lamps: listOf('lamps', lampSchema),
+  plants: listOf('plants', plantSchema),
+  air: listOf('air', airSchema),
+}) satisfies z.ZodType<HomeFacts>;

@@ -1,0 +1,2 @@
+export * from './moist';
+export * from './month';

@@ -1,0 +1,37 @@
+/** What a spot gives in one month. */
+import type { AirMonth } from '../air';
+import type { AirMovement } from '../home/facts';
+
+/** DLI by where it comes from, mol m-2 d-1. */
+export interface DliShares {
+  readonly sun: number;
+  readonly sky: number;
+  readonly ground: number;
+  readonly obstruction: number;
+  readonly reflected: number;
+  /** By lamp id. */
+  readonly lamps: Readonly<Record<string, number>>;
+}
+
+export interface Condition {
+  readonly month: number;
+  /** Mean DLI of the month, all sources, and what a dull and a bright year bring (10th and 90th percentile). */
+  readonly dli: number;
+  readonly dliPoorYear: number;
+  readonly dliGoodYear: number;
+  /** DLI of a dull and a bright day (10th and 90th percentile). */
+  readonly dliDullDay: number;
+  readonly dliBrightDay: number;
+  readonly shares: DliShares;
+  readonly peakPpfd: number;
+  /** Direct sun on the leaf, hours a day: possible, and likely with the month's cloud. */
+  readonly sunHoursPossible: number;
+  readonly sunHoursLikely: number;
+  readonly dayH: number;
+  readonly longestNightH: number;
+  readonly air: AirMonth;
+  readonly airMovement: AirMovement;
+  readonly vpdDay: number;
+  /** Mean PPFD by hour of the day, all sources. */
+  readonly byHour: readonly number[];
+}

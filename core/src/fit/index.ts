@@ -1,0 +1,4 @@
+export * from './condition';
+export * from './fit';
+export * from './trapezoid';
+export * from './year';

@@ -1,0 +1,344 @@
+/** A home's answers: what each spot gives in each month, and how each plant fares where it stands. */
+import { airYear, vapourPressureDeficit } from '../air';
+import { type Condition, type YearFit } from '../fit';
+import { circuitHours, lampPpfd, placedLamps, type PlacedLamp } from '../lamp';
+import {
+  DAY_THRESHOLD_PPFD,
+  daybreakElevation,
+  daylightYear,
+  litRoom,
+  paneOf,
+  paneYear,
+  photoperiodOf,
+  spotWindows,
+  windowYear,
+  type CurtainProgramme,
+  type DaylightYear,
+  type LitRoom,
+  type PaneYear,
+  type Stretch,
+  type WindowYear,
+} from '../light';
+import { rankSpots, fitOfSpot, type RankedSpot } from '../match';
+import { seasonalMonth, targetOf, type Target } from '../plant';
+import { UP, boardsOf, placedSpots, plus, vec, type PlacedSpot, type Rectangle, type Vec } from '../room';
+import { climateWeather, skyYear, type SkyYear } from '../sky';
+import { sunDay } from '../sun';
+import { MINUTE_MS, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
+import type { Circuit, HomeFacts, Room } from './facts';
+import type { Knowledge } from './knowledge';
+
+export interface SpotAnswer {
+  readonly spotId: string;
+  readonly conditions: readonly Condition[];
+  /** Share of open ground's light that reaches it under an overcast sky. */
+  readonly daylightFactor: number;
+}
+
+export interface PlantAnswer {
+  readonly plantId: string;
+  readonly targets: readonly Target[];
+  /** Where it stands now; null when it stands nowhere or its taxon is not known. */
+  readonly fit: YearFit | null;
+  readonly ranked: readonly RankedSpot[];
+}
+
+export interface HomeAnswers {
+  readonly year: number;
+  readonly spots: readonly SpotAnswer[];
+  readonly plants: readonly PlantAnswer[];
+}
+
+/** DLI over a room's floor plan in one month, for the wash on its drawing. */
+export interface RoomWash {
+  readonly columns: number;
+  readonly rows: number;
+  readonly heightM: number;
+  /** mol m-2 d-1, `month0 * columns * rows + row * columns + column`. */
+  readonly dli: Float32Array;
+}
+
+/** A spread of year-long means around the typical: days lean on their neighbours, so a month's mean varies by about a third of a day's. */
+const MONTH_TO_DAY_SPREAD = 0.33;
+const TENTH_PERCENTILE = 1.2816;
+
+/** Keeps what a question cost, by the facts it depends on; forgets the oldest. */
+class Memory {
+  private readonly kept = new Map<string, unknown>();
+  constructor(private readonly size: number) {}
+
+  recall<T>(key: string, make: () => T): T {
+    if (this.kept.has(key)) {
+      const value = this.kept.get(key) as T;
+      this.kept.delete(key);
+      this.kept.set(key, value);
+      return value;
+    }
+    const value = make();
+    this.kept.set(key, value);
+    if (this.kept.size > this.size) this.kept.delete(this.kept.keys().next().value!);
+    return value;
+  }
+}
+
+/** Answers questions about homes, remembering geometry and skies between them: a curtain or a lamp moved costs little. */
+export class Answerer {
+  private readonly skies = new Memory(4);
+  private readonly rooms = new Memory(12);
+  private readonly panes = new Memory(40);
+  private readonly spots = new Memory(4000);
+
+  constructor(private readonly knowledge: Knowledge) {}
+
+  /** Everything about a home in a year. A home of 25 spots takes a few hundred milliseconds from nothing. */
+  answer(facts: HomeFacts, year: number): HomeAnswers {
+    const placed = placedSpots(facts);
+    const lamps = placedLamps(facts);
+    const spots = placed.map((spot) => this.spotAnswer(facts, spot, lamps, year));
+    const conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]));
+    const plants = facts.plants.map((plant): PlantAnswer => {
+      const taxon = this.knowledge.taxon(plant.taxonId);
+      if (!taxon) return { plantId: plant.id, targets: [], fit: null, ranked: [] };
+      const targets = Array.from({ length: 12 }, (_, i) => targetOf(plant, taxon, i + 1, facts.home.latitude));
+      const here = plant.spotId === null ? undefined : conditions.get(plant.spotId);
+      return {
+        plantId: plant.id,
+        targets,
+        fit: here ? fitOfSpot(targets, here) : null,
+        ranked: rankSpots(plant, targets, facts.spots, conditions, facts.plants),
+      };
+    });
+    return { year, spots, plants };
+  }
+
+  /** The light over a room's plan, at one height, on a grid of about 0.4 m. */
+  wash(facts: HomeFacts, roomId: string, year: number): RoomWash | null {
+    const room = facts.rooms.find((candidate) => candidate.id === roomId);
+    if (!room) return null;
+    const heightM = Math.min(0.8, room.heightM / 2);
+    const columns = Math.max(4, Math.min(18, Math.round(room.widthM / 0.4)));
+    const rows = Math.max(4, Math.min(18, Math.round(room.depthM / 0.4)));
+    const dli = new Float32Array(12 * columns * rows);
+    const lamps = placedLamps(facts).filter((lamp) => lamp.roomId === room.id);
+    for (let row = 0; row < rows; row++) {
+      for (let column = 0; column < columns; column++) {
+        const leaf = vec(((column + 0.5) / columns) * room.widthM, ((row + 0.5) / rows) * room.depthM, heightM);
+        const daylight = this.daylightAt(facts, room, leaf, [], year);
+        const lit = lampsAt(facts, lamps, leaf, []);
+        for (let month0 = 0; month0 < 12; month0++) {
+          const lampDli = lit.reduce((sum, lamp) => sum + lamp.ppfd * circuitHours(lamp.circuit, month0 + 1), 0) * MOL_PER_UMOL_HOUR;
+          dli[month0 * columns * rows + row * columns + column] = meanDli(daylight, month0) + lampDli;
+        }
+      }
+    }
+    return { columns, rows, heightM, dli };
+  }
+
+  private spotAnswer(facts: HomeFacts, placed: PlacedSpot, lamps: readonly PlacedLamp[], year: number): SpotAnswer {
+    const { room, leaf } = placed;
+    const boards = boardsOf(facts, room.id);
+    const daylight = this.daylightAt(facts, room, leaf, boards, year);
+    const lit = lampsAt(facts, lamps.filter((lamp) => lamp.roomId === room.id), leaf, boards);
+    const air = airYear(facts.air.filter((statement) => statement.roomId === room.id));
+    const conditions = Array.from({ length: 12 }, (_, month0) =>
+      conditionOf({ facts, room, daylight, lit, air: air[month0]!, month0, year }),
+    );
+    return { spotId: placed.spot.id, conditions, daylightFactor: daylight.daylightFactor };
+  }
+
+  private sky(facts: HomeFacts, year: number): { key: string; sky: SkyYear } {
+    const { home } = facts;
+    const key = JSON.stringify([home.latitude, home.longitude, home.elevationM, home.timeZone, home.climateId, year]);
+    const sky = this.skies.recall(key, () => {
+      const climate = this.knowledge.climate(home.climateId);
+      const clearness = Array.from({ length: 12 }, (_, i) => climate?.clearness[seasonalMonth(i + 1, home.latitude) - 1] ?? 0.45);
+      const weather = climateWeather(clearness, home.elevationM, climate?.turbidity ?? 3.5);
+      return skyYear({ place: home, timeZone: home.timeZone, year, weather });
+    });
+    return { key, sky };
+  }
+
+  /** Daylight at a leaf of a room or of a cabinet, which borrows it from the room it stands in. */
+  private daylightAt(facts: HomeFacts, room: Room, leaf: Vec, boards: readonly Rectangle[], year: number): DaylightYear {
+    const outer = room.insideRoomId === null ? null : facts.rooms.find((other) => other.id === room.insideRoomId);
+    if (outer) {
+      const corner = vec(room.insideXM, room.insideYM, room.insideZM);
+      const moved = boards.map((board) => ({ ...board, corner: plus(board.corner, corner) }));
+      const outside = this.daylightAt(facts, outer, plus(leaf, corner), [...boardsOf(facts, outer.id), ...moved], year);
+      return dimmed(outside, room.shellTransmittance);
+    }
+    const { key: skyKey, sky } = this.sky(facts, year);
+    const windows = facts.windows.filter((window) => window.roomId === room.id);
+    const { key: roomKey, lit } = this.lit(facts, room, boards);
+    const spotKey = JSON.stringify([roomKey, skyKey, leaf]);
+    const windowYears = this.spots.recall(spotKey, (): WindowYear[] => {
+      const spot = spotWindows(lit, { point: leaf, normal: UP });
+      return spot.map((seen, i) => {
+        const outside = this.panes.recall(`${roomKey}|${skyKey}|${i}`, (): PaneYear => paneYear(seen, sky));
+        return windowYear(seen, leaf, lit.boards, sky, outside);
+      });
+    });
+    const curtains = new Map<string, CurtainProgramme>();
+    for (const window of windows) {
+      const veil = this.knowledge.curtain(window.curtainId);
+      if (!veil) continue;
+      curtains.set(window.id, {
+        veil,
+        months: window.curtainMonths,
+        fromMinute: window.curtainFromMinute,
+        toMinute: window.curtainToMinute,
+      });
+    }
+    return daylightYear(windowYears, sky, curtains);
+  }
+
+  private lit(facts: HomeFacts, room: Room, boards: readonly Rectangle[]): { key: string; lit: LitRoom } {
+    // Curtains are left out of the key: they act on the product, not on the geometry.
+    const windows = facts.windows
+      .filter((window) => window.roomId === room.id)
+      .map((window) => ({ ...window, name: '', curtainId: '', curtainMonths: [], curtainFromMinute: 0, curtainToMinute: 0 }));
+    const { widthM, depthM, heightM, wallABearing, floorReflectance, wallReflectance, ceilingReflectance } = room;
+    const surfaces = [room.id, widthM, depthM, heightM, wallABearing, floorReflectance, wallReflectance, ceilingReflectance];
+    const roomKey = JSON.stringify([surfaces, windows]);
+    const bare = this.rooms.recall(roomKey, () => {
+      const panes = windows.map((window) =>
+        paneOf(room, window, this.knowledge.glazing(window.glazingId) ?? { panes: 2, normalTransmittance: 0.76 }),
+      );
+      return litRoom(room, panes, []);
+    });
+    return { key: JSON.stringify([roomKey, boards]), lit: { ...bare, boards } };
+  }
+}
+
+interface LitLamp {
+  readonly id: string;
+  readonly ppfd: number;
+  readonly circuit: Circuit;
+}
+
+function lampsAt(facts: HomeFacts, lamps: readonly PlacedLamp[], leaf: Vec, boards: readonly Rectangle[]): LitLamp[] {
+  return lamps.flatMap((placed) => {
+    const circuit = facts.circuits.find((candidate) => candidate.id === placed.lamp.circuitId);
+    return circuit ? [{ id: placed.lamp.id, ppfd: lampPpfd(placed, leaf, boards), circuit }] : [];
+  });
+}
+
+function dimmed(daylight: DaylightYear, share: number): DaylightYear {
+  const scaled = (field: Float64Array) => field.map((value) => value * share);
+  const { byHour } = daylight;
+  return {
+    ...daylight,
+    byHour: {
+      sun: scaled(byHour.sun),
+      sky: scaled(byHour.sky),
+      ground: scaled(byHour.ground),
+      obstruction: scaled(byHour.obstruction),
+      reflected: scaled(byHour.reflected),
+    },
+    byDayType: scaled(daylight.byDayType),
+    peak: scaled(daylight.peak),
+    daylightFactor: daylight.daylightFactor * share,
+  };
+}
+
+/** DLI of one watt hour per square metre of broadband daylight. */
+const DLI_PER_WATT_HOUR = PPFD_PER_WATT * MOL_PER_UMOL_HOUR;
+
+function dayTypeDlis({ byDayType, dayTypes }: DaylightYear, month0: number): number[] {
+  return Array.from({ length: dayTypes }, (_, type) => byDayType[month0 * dayTypes + type]! * DLI_PER_WATT_HOUR);
+}
+
+function meanDli(daylight: DaylightYear, month0: number): number {
+  const types = dayTypeDlis(daylight, month0);
+  return types.reduce((sum, dli) => sum + dli, 0) / types.length;
+}
+
+function monthSum(field: Float64Array, month0: number): number {
+  let sum = 0;
+  for (let hour = 0; hour < 24; hour++) sum += field[month0 * 24 + hour]!;
+  return sum * DLI_PER_WATT_HOUR;
+}
+
+interface ConditionQuestion {
+  readonly facts: HomeFacts;
+  readonly room: Room;
+  readonly daylight: DaylightYear;
+  readonly lit: readonly LitLamp[];
+  readonly air: Condition['air'];
+  readonly month0: number;
+  readonly year: number;
+}
+
+function conditionOf({ facts, room, daylight, lit, air, month0, year }: ConditionQuestion): Condition {
+  const month = month0 + 1;
+  const lamps: Record<string, number> = {};
+  let lampDli = 0;
+  let lampPeak = 0;
+  for (const lamp of lit) {
+    const hours = circuitHours(lamp.circuit, month);
+    const dli = lamp.ppfd * hours * MOL_PER_UMOL_HOUR;
+    if (lamp.ppfd > 0.005) lamps[lamp.id] = dli;
+    lampDli += dli;
+    if (hours > 0) lampPeak += lamp.ppfd;
+  }
+  const days = dayTypeDlis(daylight, month0);
+  const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
+  const spread = Math.sqrt(days.reduce((sum, dli) => sum + (dli - mean) ** 2, 0) / days.length);
+  const swing = TENTH_PERCENTILE * MONTH_TO_DAY_SPREAD * spread;
+  const { byHour } = daylight;
+  const photoperiod = photoperiodOf(stretchesOf(facts, daylight, lit, month, year));
+  return {
+    month,
+    dli: mean + lampDli,
+    dliPoorYear: Math.max(0, mean - swing) + lampDli,
+    dliGoodYear: mean + swing + lampDli,
+    dliDullDay: Math.min(...days) + lampDli,
+    dliBrightDay: Math.max(...days) + lampDli,
+    shares: {
+      sun: monthSum(byHour.sun, month0),
+      sky: monthSum(byHour.sky, month0),
+      ground: monthSum(byHour.ground, month0),
+      obstruction: monthSum(byHour.obstruction, month0),
+      reflected: monthSum(byHour.reflected, month0),
+      lamps,
+    },
+    peakPpfd: daylight.peak[month0]! * PPFD_PER_WATT + lampPeak,
+    sunHoursPossible: daylight.sunHoursPossible[month0]!,
+    sunHoursLikely: daylight.sunHoursLikely[month0]!,
+    dayH: photoperiod.dayH,
+    longestNightH: photoperiod.longestNightH,
+    air,
+    airMovement: room.airMovement,
+    vpdDay: vapourPressureDeficit(air.dayC, air.dayRh),
+    byHour: Array.from({ length: 24 }, (_, hour) => {
+      const bin = month0 * 24 + hour;
+      const watts = byHour.sun[bin]! + byHour.sky[bin]! + byHour.ground[bin]! + byHour.obstruction[bin]! + byHour.reflected[bin]!;
+      const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month, hour), 0);
+      return watts * PPFD_PER_WATT + burning;
+    }),
+  };
+}
+
+function shareOfHour(circuit: Circuit, month: number, hour: number): number {
+  if (!circuit.months.includes(month)) return 0;
+  return Math.max(0, Math.min(circuit.offMinute, hour * 60 + 60) - Math.max(circuit.onMinute, hour * 60)) / 60;
+}
+
+/** When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the threshold, and lamps. */
+function stretchesOf(facts: HomeFacts, daylight: DaylightYear, lit: readonly LitLamp[], month: number, year: number): Stretch[] {
+  const stretches: Stretch[] = lit
+    .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
+    .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));
+  if (daylight.daylightFactor <= 0) return stretches;
+  const date = { year, month, day: 15 };
+  const { home } = facts;
+  const day = sunDay(date, home.timeZone, home, daybreakElevation(daylight.daylightFactor));
+  if (day.kind === 'always-below') return stretches;
+  if (day.kind === 'always-above') return [...stretches, { fromMinute: 0, toMinute: 1440 }];
+  const startMs = startOfCivilDay(date, home.timeZone);
+  const rise = day.riseMs === null ? 0 : (day.riseMs - startMs) / MINUTE_MS;
+  const set = day.setMs === null ? 1440 : (day.setMs - startMs) / MINUTE_MS;
+  // Far from its own meridian a home's day may run over midnight.
+  const daylightStretches = rise < set ? [{ fromMinute: rise, toMinute: set }] : [{ fromMinute: 0, toMinute: set }, { fromMinute: rise, toMinute: 1440 }];
+  return [...stretches, ...daylightStretches];
+}

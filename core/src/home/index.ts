@@ -1,0 +1,4 @@
+export * from './answers';
+export * from './facts';
+export * from './knowledge';
+export * from './problems';

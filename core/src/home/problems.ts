@@ -1,0 +1,177 @@
+/** What cannot be true of a home: facts that contradict each other, each with the field to mend and the range allowed. */
+import { sideLength } from '../room';
+import type { FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
+
+export interface Problem {
+  readonly list: FactList | 'home';
+  readonly id: string;
+  readonly field: string;
+  readonly message: string;
+}
+
+const metres = (value: number) => `${Number(value.toFixed(2))} m`;
+
+/** Lengths are typed in centimetres at most; a millimetre over is no contradiction. */
+const SLACK_M = 0.001;
+
+/** Every contradiction in a home. An empty list means that everything fits. */
+export function problemsOf(facts: HomeFacts): Problem[] {
+  const byId = indexes(facts);
+  return [
+    ...facts.rooms.flatMap((room) => roomProblems(room, byId)),
+    ...facts.windows.flatMap((window) => windowProblems(window, byId)),
+    ...facts.stands.flatMap((stand) => standProblems(stand, byId)),
+    ...facts.tiers.flatMap((tier) => tierProblems(tier, byId)),
+    ...facts.spots.flatMap((spot) => spotProblems(spot, byId)),
+    ...facts.circuits.flatMap((circuit) =>
+      circuit.offMinute <= circuit.onMinute
+        ? [{ list: 'circuits' as const, id: circuit.id, field: 'offMinute', message: 'The lamps must go off after they come on, the same day (24:00 at the latest).' }]
+        : [],
+    ),
+    ...facts.lamps.flatMap((lamp) => lampProblems(lamp, byId)),
+    ...facts.plants.flatMap((plant) =>
+      plant.spotId !== null && !byId.spots.has(plant.spotId)
+        ? [{ list: 'plants' as const, id: plant.id, field: 'spotId', message: 'This spot is no longer there. Choose another one.' }]
+        : [],
+    ),
+    ...facts.air.flatMap((statement) =>
+      byId.rooms.has(statement.roomId) ? [] : [missing('air', statement.id, 'roomId', 'room')],
+    ),
+    ...facts.air.flatMap((statement) =>
+      facts.air.some((other) => other.id < statement.id && other.roomId === statement.roomId && other.month === statement.month)
+        ? [{ list: 'air' as const, id: statement.id, field: 'month', message: 'This month is already stated for this room.' }]
+        : [],
+    ),
+  ];
+}
+
+type Indexes = ReturnType<typeof indexes>;
+
+function indexes(facts: HomeFacts) {
+  const index = <T extends { readonly id: string }>(list: readonly T[]) => new Map(list.map((item) => [item.id, item]));
+  return {
+    rooms: index(facts.rooms),
+    stands: index(facts.stands),
+    tiers: index(facts.tiers),
+    spots: index(facts.spots),
+    circuits: index(facts.circuits),
+  };
+}
+
+function missing(list: FactList, id: string, field: string, what: string): Problem {
+  return { list, id, field, message: `The ${what} it belongs to is not there.` };
+}
+
+function roomProblems(room: Room, { rooms }: Indexes): Problem[] {
+  if (room.insideRoomId === null) return [];
+  const outer = rooms.get(room.insideRoomId);
+  const at = (field: string, message: string): Problem => ({ list: 'rooms', id: room.id, field, message });
+  if (!outer) return [missing('rooms', room.id, 'insideRoomId', 'room')];
+  if (outer.id === room.id || outer.insideRoomId !== null) {
+    return [at('insideRoomId', 'An enclosure stands in a room, not in itself or in another enclosure.')];
+  }
+  const problems: Problem[] = [];
+  if (room.insideXM + room.widthM > outer.widthM + SLACK_M) {
+    problems.push(at('insideXM', `It would stick out of ${outer.name}: at most ${metres(Math.max(0, outer.widthM - room.widthM))}.`));
+  }
+  if (room.insideYM + room.depthM > outer.depthM + SLACK_M) {
+    problems.push(at('insideYM', `It would stick out of ${outer.name}: at most ${metres(Math.max(0, outer.depthM - room.depthM))}.`));
+  }
+  if (room.insideZM + room.heightM > outer.heightM + SLACK_M) {
+    problems.push(at('insideZM', `It would stand above the ceiling: at most ${metres(Math.max(0, outer.heightM - room.heightM))}.`));
+  }
+  return problems;
+}
+
+function windowProblems(window: Window, { rooms }: Indexes): Problem[] {
+  const room = rooms.get(window.roomId);
+  if (!room) return [missing('windows', window.id, 'roomId', 'room')];
+  const at = (field: string, message: string): Problem => ({ list: 'windows', id: window.id, field, message });
+  const problems: Problem[] = [];
+  const wall = sideLength(room, window.side);
+  if (window.widthM > wall + SLACK_M) {
+    problems.push(at('widthM', `Wider than its wall: at most ${metres(wall)}.`));
+  } else if (window.offsetM + window.widthM > wall + SLACK_M) {
+    problems.push(at('offsetM', `It would reach past the end of the wall: at most ${metres(wall - window.widthM)}.`));
+  }
+  const rise = window.heightM * Math.sin((window.slopeDeg * Math.PI) / 180);
+  if (window.sillM >= room.heightM) {
+    problems.push(at('sillM', `Its lower edge would be above the ceiling: less than ${metres(room.heightM)}.`));
+  } else if (window.sillM + rise > room.heightM + SLACK_M) {
+    problems.push(at('heightM', `Its upper edge would be ${metres(window.sillM + rise)} up, above the ceiling at ${metres(room.heightM)}.`));
+  }
+  const depth = sideLength(room, window.side === 'a' || window.side === 'c' ? 'b' : 'a');
+  const run = window.heightM * Math.cos((window.slopeDeg * Math.PI) / 180);
+  if (window.insetM + run > depth + SLACK_M) {
+    problems.push(at('insetM', `It would reach beyond the room: at most ${metres(Math.max(0, depth - run))}.`));
+  }
+  if (window.curtainId !== 'none' && window.curtainToMinute <= window.curtainFromMinute) {
+    problems.push(at('curtainToMinute', 'The curtain must open again after it is shut, the same day (24:00 at the latest).'));
+  }
+  return problems;
+}
+
+function standProblems(stand: Stand, { rooms }: Indexes): Problem[] {
+  const room = rooms.get(stand.roomId);
+  if (!room) return [missing('stands', stand.id, 'roomId', 'room')];
+  const at = (field: string, message: string): Problem => ({ list: 'stands', id: stand.id, field, message });
+  const problems: Problem[] = [];
+  const fits = (field: string, sizeField: string, from: number, size: number, whole: number, way: string) => {
+    if (size > whole + SLACK_M) problems.push(at(sizeField, `Larger than the room ${way}: at most ${metres(whole)}.`));
+    else if (from + size > whole + SLACK_M) problems.push(at(field, `It would stand through the wall: at most ${metres(whole - size)}.`));
+  };
+  fits('xM', 'widthM', stand.xM, stand.widthM, room.widthM, 'along wall A');
+  fits('yM', 'depthM', stand.yM, stand.depthM, room.depthM, 'from wall A to C');
+  return problems;
+}
+
+function roomOfStand(stand: Stand | undefined, { rooms }: Indexes): Room | undefined {
+  return stand && rooms.get(stand.roomId);
+}
+
+function tierProblems(tier: Tier, byId: Indexes): Problem[] {
+  const stand = byId.stands.get(tier.standId);
+  if (!stand) return [missing('tiers', tier.id, 'standId', 'stand')];
+  const room = roomOfStand(stand, byId);
+  if (room && tier.heightM > room.heightM - 0.05) {
+    return [{ list: 'tiers', id: tier.id, field: 'heightM', message: `No room above it: at most ${metres(room.heightM - 0.05)} under this ceiling.` }];
+  }
+  return [];
+}
+
+function spotProblems(spot: Spot, byId: Indexes): Problem[] {
+  const tier = byId.tiers.get(spot.tierId);
+  const stand = tier && byId.stands.get(tier.standId);
+  if (!tier || !stand) return [missing('spots', spot.id, 'tierId', 'tier')];
+  const at = (field: string, message: string): Problem => ({ list: 'spots', id: spot.id, field, message });
+  const problems: Problem[] = [];
+  if (spot.alongM > stand.widthM + SLACK_M) {
+    problems.push(at('alongM', `Outside ${stand.name}: from 0 to ${metres(stand.widthM)}.`));
+  }
+  if (spot.acrossM > stand.depthM + SLACK_M) {
+    problems.push(at('acrossM', `Outside ${stand.name}: from 0 to ${metres(stand.depthM)}.`));
+  }
+  const room = roomOfStand(stand, byId);
+  if (room && tier.heightM + spot.freeHeightM > room.heightM + SLACK_M) {
+    problems.push(at('freeHeightM', `The ceiling leaves ${metres(room.heightM - tier.heightM)} above this tier.`));
+  }
+  return problems;
+}
+
+function lampProblems(lamp: Lamp, byId: Indexes): Problem[] {
+  const at = (field: string, message: string): Problem => ({ list: 'lamps', id: lamp.id, field, message });
+  const tier = byId.tiers.get(lamp.tierId);
+  const stand = tier && byId.stands.get(tier.standId);
+  if (!tier || !stand) return [missing('lamps', lamp.id, 'tierId', 'tier')];
+  const problems: Problem[] = [];
+  if (!byId.circuits.has(lamp.circuitId)) problems.push(missing('lamps', lamp.id, 'circuitId', 'circuit'));
+  const room = roomOfStand(stand, byId);
+  if (room && tier.heightM + lamp.aboveM > room.heightM + SLACK_M) {
+    problems.push(at('aboveM', `Above the ceiling: at most ${metres(room.heightM - tier.heightM)} over this tier.`));
+  }
+  if (lamp.alongM > stand.widthM + SLACK_M) problems.push(at('alongM', `Outside ${stand.name}: from 0 to ${metres(stand.widthM)}.`));
+  if (lamp.acrossM > stand.depthM + SLACK_M) problems.push(at('acrossM', `Outside ${stand.name}: from 0 to ${metres(stand.depthM)}.`));
+  if (lamp.form !== 'point' && lamp.lengthM <= 0) problems.push(at('lengthM', 'A bar or panel has a length: more than 0.'));
+  if (lamp.form === 'panel' && lamp.breadthM <= 0) problems.push(at('breadthM', 'A panel has a breadth: more than 0.'));
+  return problems;
+}

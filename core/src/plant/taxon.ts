@@ -1,0 +1,129 @@
+/** What is known of a taxon: the needs of a grown plant in growth, in the northern hemisphere's calendar. */
+import type { Stage } from '../home/facts';
+
+/** How sure a figure is: measured in published trials, common practice of growers, or inferred from habitat and relatives. */
+export type Certainty = 'trial' | 'practice' | 'inferred';
+
+/** Daily light integral, mol m-2 d-1, in rising order, and what the leaf bears at once. */
+export interface LightNeed {
+  readonly survives: number;
+  readonly thrivesFrom: number;
+  readonly thrivesTo: number;
+  readonly scorches: number;
+  /** Highest PPFD borne, umol m-2 s-1. */
+  readonly peakPpfd: number;
+  /** Hours a day of direct sun borne by a plant fresh from shade, and by one used to it. */
+  readonly sunHoursFresh: number;
+  readonly sunHoursUsed: number;
+  readonly sure: Certainty;
+}
+
+export interface DayNeed {
+  readonly kind: 'neutral' | 'short' | 'long';
+  /** Night length that decides over flowering, hours; null for day-neutral plants. */
+  readonly criticalNightH: number | null;
+  /** Weeks of induction, and the months in which it is meant to happen (northern calendar). */
+  readonly inductionWeeks: number | null;
+  readonly inductionMonths: readonly number[];
+  /** Shortest and longest useful day, hours. */
+  readonly minH: number;
+  readonly maxH: number;
+  readonly sure: Certainty;
+}
+
+/** Degrees Celsius. */
+export interface WarmthNeed {
+  readonly lowest: number;
+  readonly nightFrom: number;
+  readonly nightTo: number;
+  readonly dayFrom: number;
+  readonly dayTo: number;
+  readonly highest: number;
+  /** Wanted fall from day to night, K. */
+  readonly nightDrop: number;
+  readonly sure: Certainty;
+}
+
+/** Relative humidity, per cent. */
+export interface MoistureNeed {
+  readonly survives: number;
+  readonly thrivesFrom: number;
+  readonly thrivesTo: number;
+  /** Above this, still air harms it. */
+  readonly tooMoistStill: number;
+  /** Vapour pressure deficit in which it grows well, kPa. */
+  readonly vpdFrom: number;
+  readonly vpdTo: number;
+  readonly sure: Certainty;
+}
+
+export interface RestNeed {
+  readonly trigger: 'none' | 'short-days' | 'cool' | 'dry' | 'after-bloom';
+  /** Months of rest, northern calendar; empty when it does not rest. */
+  readonly months: readonly number[];
+  /** Share of its usual light wanted while at rest. */
+  readonly lightShare: number;
+  /** Warmth at rest, Celsius; null keeps the usual. */
+  readonly dayC: number | null;
+  readonly nightC: number | null;
+  readonly water: 'usual' | 'less' | 'little' | 'none';
+  readonly feed: 'usual' | 'less' | 'none';
+  readonly sure: Certainty;
+}
+
+export interface CareNeed {
+  /** Share of the available water left in the pot when it is watered again, 0..1. */
+  readonly waterAtShare: number;
+  /** Nitrogen at each feed, ppm, and how many waterings to one feed. */
+  readonly feedPpmN: number;
+  readonly feedEvery: number;
+  readonly substrate: 'peaty' | 'airy' | 'bark' | 'gritty' | 'mineral' | 'moss' | 'bog' | 'none';
+  readonly growth: 'slow' | 'medium' | 'fast';
+  readonly matureHeightCm: number;
+  readonly matureWidthCm: number;
+  readonly habit: 'upright' | 'rosette' | 'trailing' | 'climbing' | 'clump' | 'epiphyte' | 'tree' | 'stone';
+  /** Air movement it wants at least. */
+  readonly air: 'still' | 'gentle' | 'brisk';
+  readonly sure: Certainty;
+}
+
+export type Harm = 'none-known' | 'irritant' | 'toxic' | 'unknown';
+
+export interface Hazard {
+  readonly people: Harm;
+  readonly cats: Harm;
+  readonly dogs: Harm;
+  readonly sap: Harm;
+  readonly spines: 'none' | 'some' | 'many';
+}
+
+export interface Taxon {
+  readonly id: string;
+  /** Accepted Latin name. */
+  readonly name: string;
+  readonly common: readonly string[];
+  readonly synonyms: readonly string[];
+  readonly group: string;
+  /** One sentence on what decides success. */
+  readonly key: string;
+  readonly light: LightNeed;
+  readonly day: DayNeed;
+  readonly warmth: WarmthNeed;
+  readonly moisture: MoistureNeed;
+  readonly rest: RestNeed;
+  readonly care: CareNeed;
+  readonly hazard: Hazard;
+}
+
+/** What grows on the calendar of the other hemisphere: a month half a year away. Months are 1..12. */
+export function seasonalMonth(month: number, latitude: number): number {
+  return latitude < 0 ? ((month + 5) % 12) + 1 : month;
+}
+
+/** Stages in which a plant is not asked to rest. */
+const NEVER_RESTS: ReadonlySet<Stage> = new Set(['seed', 'cutting', 'rooted-cutting', 'seedling', 'just-arrived', 'recovering']);
+
+/** Whether a stage follows the rest programme at all. */
+export function restsAtAll(stage: Stage): boolean {
+  return !NEVER_RESTS.has(stage);
+}

@@ -1,0 +1,70 @@
+/** Reads and writes the home bundle: refuses what is broken, foreign or of another version, with the place and the reason. */
+import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleSchema, type Bundle } from '@dulvan/contract';
+import { problemsOf } from '@dulvan/core';
+import { z } from 'zod';
+
+/** Largest bundle that is read, in characters. */
+export const BUNDLE_LIMIT = 20_000_000;
+
+export type BundleReading = { readonly ok: true; readonly bundle: Bundle } | { readonly ok: false; readonly message: string };
+
+const refused = (message: string): BundleReading => ({ ok: false, message });
+
+/** Reads a bundle from text. */
+export function readBundle(text: string): BundleReading {
+  if (text.length > BUNDLE_LIMIT) return refused(`The file is larger than ${BUNDLE_LIMIT / 1_000_000} MB, more than any home needs.`);
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return refused(`The file is not whole JSON${placeOf(text, error)}. Nothing was changed.`);
+  }
+  const head = z.object({ format: z.unknown(), version: z.unknown() }).safeParse(raw);
+  if (!head.success || head.data.format !== BUNDLE_FORMAT) {
+    return refused(`This is not a Dulvan bundle: it should open with "format": "${BUNDLE_FORMAT}". Nothing was changed.`);
+  }
+  const { version } = head.data;
+  if (version !== BUNDLE_VERSION) {
+    const newer = typeof version === 'number' && version > BUNDLE_VERSION;
+    return refused(
+      newer
+        ? `This bundle is of version ${version}, written by a newer Dulvan; this one reads version ${BUNDLE_VERSION}. Update, then import again.`
+        : `This bundle is of version ${String(version)}; only version ${BUNDLE_VERSION} is known here, and there was none before it.`,
+    );
+  }
+  const parsed = bundleSchema.safeParse(raw);
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues;
+    return refused(`At ${issue!.path.join(' › ') || 'the top'}: ${issue!.message}. Nothing was changed.`);
+  }
+  for (const [i, facts] of parsed.data.homes.entries()) {
+    const stray = strayHome(facts);
+    if (stray) return refused(`At homes › ${i} › ${stray}: it names another home. Nothing was changed.`);
+    const [problem] = problemsOf(facts);
+    if (problem) {
+      return refused(`At homes › ${i} › ${problem.list} › ${problem.id} › ${problem.field}: ${problem.message} Nothing was changed.`);
+    }
+  }
+  return { ok: true, bundle: parsed.data };
+}
+
+/** Writes a bundle, indented for reading. */
+export function writeBundle(bundle: Bundle): string {
+  return `${JSON.stringify(bundle, null, 1)}\n`;
+}
+
+function strayHome(facts: Bundle['homes'][number]): string | null {
+  for (const list of ['rooms', 'circuits', 'plants'] as const) {
+    const stray = facts[list].find((entry) => entry.homeId !== facts.home.id);
+    if (stray) return `${list} › ${stray.id}`;
+  }
+  return null;
+}
+
+function placeOf(text: string, error: unknown): string {
+  const position = /position (\d+)/.exec(String(error))?.[1];
+  if (!position) return '';
+  const before = text.slice(0, Number(position));
+  const line = before.split('\n').length;
+  return ` (line ${line}, character ${before.length - before.lastIndexOf('\n')})`;
+}

@@ -1,0 +1,44 @@
+/** npm run demo, npm start: makes a fresh clone ready, then serves app and API from this one process until it is told to stop. */
+import path from 'node:path';
+import { appFolder, checkNode, ensureBuilt, ensureInstalled, root } from './prepare.mjs';
+
+const args = new Set(process.argv.slice(2));
+const demo = args.has('--demo');
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT ?? 4780);
+
+checkNode();
+if (!Number.isInteger(port) || port < 0 || port > 65535) {
+  console.error(`PORT must be a number from 0 to 65535; it is ${process.env.PORT}.`);
+  process.exit(1);
+}
+ensureInstalled();
+if (!args.has('--api-only')) await ensureBuilt();
+
+const { register } = await import('tsx/cjs/api');
+register();
+const { createRequire } = await import('node:module');
+const { startServer } = createRequire(import.meta.url)('../server/src/index.ts');
+try {
+  const running = await startServer({
+    host,
+    port,
+    file: path.resolve(process.env.DULVAN_DATA ?? path.join(root, 'data', demo ? 'demo.sqlite' : 'home.sqlite')),
+    seed: demo ? 'demo' : 'none',
+    state: args.has('--fresh') ? 'fresh' : 'keep',
+    app: args.has('--api-only') ? null : appFolder,
+  });
+  console.log(`Dulvan is at ${running.url} (stop it with Ctrl-C)`);
+  let closing = false;
+  const stop = async () => {
+    if (closing) return;
+    closing = true;
+    await running.close();
+    process.exit(0);
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+} catch (error) {
+  console.error(error.code ? error : error.message);
+  process.exit(1);
+}

@@ -1,0 +1,158 @@
+/** The tables: one for each kind of fact, and the journal. Column names follow the facts' own, in snake case. */
+import type { AirMovement, BoardKind, GrowthState, LampForm, LampSpectrum, OutsideKind, Reach, Side, Stage, StandKind } from '@dulvan/core';
+import type { JournalEntry } from '@dulvan/contract';
+import { index, integer, real, sqliteTable, text, uniqueIndex, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
+
+export const homes = sqliteTable('homes', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  latitude: real().notNull(),
+  longitude: real().notNull(),
+  elevationM: real().notNull(),
+  timeZone: text().notNull(),
+  climateId: text().notNull(),
+});
+
+export const rooms = sqliteTable('rooms', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  name: text().notNull(),
+  widthM: real().notNull(),
+  depthM: real().notNull(),
+  heightM: real().notNull(),
+  wallABearing: real().notNull(),
+  floorReflectance: real().notNull(),
+  wallReflectance: real().notNull(),
+  ceilingReflectance: real().notNull(),
+  airMovement: text().$type<AirMovement>().notNull(),
+  insideRoomId: text().references((): AnySQLiteColumn => rooms.id),
+  insideXM: real().notNull(),
+  insideYM: real().notNull(),
+  insideZM: real().notNull(),
+  shellTransmittance: real().notNull(),
+}, (table) => [index('rooms_home').on(table.homeId)]);
+
+export const windows = sqliteTable('windows', {
+  id: text().primaryKey(),
+  roomId: text().notNull().references(() => rooms.id),
+  name: text().notNull(),
+  side: text().$type<Side>().notNull(),
+  offsetM: real().notNull(),
+  insetM: real().notNull(),
+  sillM: real().notNull(),
+  widthM: real().notNull(),
+  heightM: real().notNull(),
+  slopeDeg: real().notNull(),
+  glazingId: text().notNull(),
+  frameShare: real().notNull(),
+  dirtShare: real().notNull(),
+  curtainId: text().notNull(),
+  curtainMonths: text({ mode: 'json' }).$type<number[]>().notNull(),
+  curtainFromMinute: integer().notNull(),
+  curtainToMinute: integer().notNull(),
+  outsideKind: text().$type<OutsideKind>().notNull(),
+  outsideDeg: real().notNull(),
+  outsideReflectance: real().notNull(),
+  groundReflectance: real().notNull(),
+}, (table) => [index('windows_room').on(table.roomId)]);
+
+export const stands = sqliteTable('stands', {
+  id: text().primaryKey(),
+  roomId: text().notNull().references(() => rooms.id),
+  name: text().notNull(),
+  kind: text().$type<StandKind>().notNull(),
+  xM: real().notNull(),
+  yM: real().notNull(),
+  widthM: real().notNull(),
+  depthM: real().notNull(),
+}, (table) => [index('stands_room').on(table.roomId)]);
+
+export const tiers = sqliteTable('tiers', {
+  id: text().primaryKey(),
+  standId: text().notNull().references(() => stands.id),
+  heightM: real().notNull(),
+  board: text().$type<BoardKind>().notNull(),
+}, (table) => [index('tiers_stand').on(table.standId)]);
+
+export const spots = sqliteTable('spots', {
+  id: text().primaryKey(),
+  tierId: text().notNull().references(() => tiers.id),
+  name: text().notNull(),
+  alongM: real().notNull(),
+  acrossM: real().notNull(),
+  sizeM: real().notNull(),
+  freeHeightM: real().notNull(),
+  loadKg: real().notNull(),
+  reach: text().$type<Reach>().notNull(),
+}, (table) => [index('spots_tier').on(table.tierId)]);
+
+export const circuits = sqliteTable('circuits', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  name: text().notNull(),
+  onMinute: integer().notNull(),
+  offMinute: integer().notNull(),
+  months: text({ mode: 'json' }).$type<number[]>().notNull(),
+}, (table) => [index('circuits_home').on(table.homeId)]);
+
+export const lamps = sqliteTable('lamps', {
+  id: text().primaryKey(),
+  circuitId: text().notNull().references(() => circuits.id),
+  tierId: text().notNull().references(() => tiers.id),
+  name: text().notNull(),
+  form: text().$type<LampForm>().notNull(),
+  ppf: real().notNull(),
+  powerW: real().notNull(),
+  spectrum: text().$type<LampSpectrum>().notNull(),
+  beamDeg: real().notNull(),
+  lengthM: real().notNull(),
+  breadthM: real().notNull(),
+  alongM: real().notNull(),
+  acrossM: real().notNull(),
+  aboveM: real().notNull(),
+  dimming: real().notNull(),
+}, (table) => [index('lamps_tier').on(table.tierId), index('lamps_circuit').on(table.circuitId)]);
+
+export const plants = sqliteTable('plants', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  taxonId: text().notNull(),
+  name: text().notNull(),
+  stage: text().$type<Stage>().notNull(),
+  growthState: text().$type<GrowthState>().notNull(),
+  potCm: real(),
+  heightCm: real(),
+  spotId: text().references(() => spots.id),
+  arrivedOn: text(),
+  note: text().notNull(),
+}, (table) => [index('plants_home').on(table.homeId), index('plants_spot').on(table.spotId)]);
+
+export const air = sqliteTable('air', {
+  id: text().primaryKey(),
+  roomId: text().notNull().references(() => rooms.id),
+  month: integer().notNull(),
+  dayC: real().notNull(),
+  nightC: real().notNull(),
+  dayRh: real().notNull(),
+  nightRh: real().notNull(),
+}, (table) => [uniqueIndex('air_room_month').on(table.roomId, table.month)]);
+
+/** Append-only: what changed and when, with the states before and after. Outlives the homes it tells of. */
+export const journal = sqliteTable('journal', {
+  /** Order of writing. */
+  sequence: integer().primaryKey({ autoIncrement: true }),
+  id: text().notNull().unique(),
+  homeId: text().notNull(),
+  at: integer().notNull(),
+  kind: text().$type<JournalEntry['kind']>().notNull(),
+  summary: text().notNull(),
+  plantId: text(),
+  undoes: text().unique(),
+  changes: text({ mode: 'json' }).$type<JournalEntry['changes']>().notNull(),
+}, (table) => [index('journal_home').on(table.homeId, table.sequence)]);
+
+/** Which journal entries touch which plant, so that a plant's own journal is read without opening all of them. */
+export const journalPlants = sqliteTable('journal_plants', {
+  sequence: integer().notNull().references(() => journal.sequence),
+  plantId: text().notNull(),
+}, (table) => [index('journal_plants_plant').on(table.plantId, table.sequence)]);
