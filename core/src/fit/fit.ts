@@ -51,144 +51,117 @@ export function wholeScore(scores: readonly number[]): number {
   return SCARCEST_RULES * least + (1 - SCARCEST_RULES) * mean;
 }
 
-type Reading = Omit<FactorFit, 'factor' | 'direction' | 'distance' | 'depends'> & { readonly depends?: FactorFit['depends'] };
-
-function toFit(factor: Factor, reading: Reading): FactorFit {
-  const distance = distanceFromBand(reading.gets, reading.wantsFrom, reading.wantsTo);
+/** Completes a reading with what follows from it. */
+function reading(
+  factor: Factor,
+  aspect: Aspect,
+  score: number,
+  severity: Severity,
+  gets: number,
+  wantsFrom: number,
+  wantsTo: number,
+  depends: FactorFit['depends'] = 'no',
+): FactorFit {
+  const distance = distanceFromBand(gets, wantsFrom, wantsTo);
   const direction = distance < 0 ? 'too-little' : distance > 0 ? 'too-much' : 'right';
-  return { ...reading, factor, direction, distance, depends: reading.depends ?? 'no' };
+  return { factor, aspect, score, severity, gets, wantsFrom, wantsTo, distance, direction, depends };
 }
 
-function worst(readings: readonly Reading[]): Reading {
-  return readings.reduce((least, next) => (next.score < least.score ? next : least));
+function worse(p: FactorFit, q: FactorFit): FactorFit {
+  return q.score < p.score ? q : p;
 }
 
-function lightReading({ light }: Target, c: Condition): Reading {
-  const band = { zeroBelow: light.survives / 2, from: light.thrivesFrom, to: light.thrivesTo, zeroAbove: light.scorches * 1.25 };
-  const judge = (dli: number) => (dli < light.thrivesFrom ? 'low' : dli > light.thrivesTo ? 'high' : 'right');
-  const readings: Reading[] = [
-    {
-      aspect: 'dli',
-      score: trapezoid(c.dli, band),
-      severity: judge(c.dli) === 'right' ? 'fine' : c.dli < light.survives || c.dli > light.scorches ? 'danger' : 'short',
-      gets: c.dli,
-      wantsFrom: light.thrivesFrom,
-      wantsTo: light.thrivesTo,
-      depends: judge(c.dliPoorYear) === judge(c.dliGoodYear) ? 'no' : 'on-the-year',
-    },
-    {
-      aspect: 'peak',
-      score: trapezoid(c.peakPpfd, { zeroBelow: 0, from: 0, to: light.peakPpfd, zeroAbove: light.peakPpfd * 3 }),
-      severity: c.peakPpfd <= light.peakPpfd ? 'fine' : c.peakPpfd > light.peakPpfd * 2 ? 'danger' : 'short',
-      gets: c.peakPpfd,
-      wantsFrom: 0,
-      wantsTo: light.peakPpfd,
-    },
-  ];
+type Judgement = 'low' | 'right' | 'high';
+
+function judge(value: number, from: number, to: number): Judgement {
+  return value < from ? 'low' : value > to ? 'high' : 'right';
+}
+
+/** Fine up to a limit, dangerous beyond a second one. */
+function severityAbove(value: number, limit: number, danger: number): Severity {
+  return value <= limit ? 'fine' : value > danger ? 'danger' : 'short';
+}
+
+function lightFit({ light }: Target, c: Condition): FactorFit {
+  const { survives, thrivesFrom, thrivesTo, scorches, peakPpfd, sunHoursUsed } = light;
+  const score = trapezoid(c.dli, survives / 2, thrivesFrom, thrivesTo, scorches * 1.25);
+  const severity = judge(c.dli, thrivesFrom, thrivesTo) === 'right' ? 'fine' : c.dli < survives || c.dli > scorches ? 'danger' : 'short';
+  const sameEitherYear = judge(c.dliPoorYear, thrivesFrom, thrivesTo) === judge(c.dliGoodYear, thrivesFrom, thrivesTo);
+  let fit = reading('light', 'dli', score, severity, c.dli, thrivesFrom, thrivesTo, sameEitherYear ? 'no' : 'on-the-year');
+  const peakScore = trapezoid(c.peakPpfd, 0, 0, peakPpfd, peakPpfd * 3);
+  fit = worse(fit, reading('light', 'peak', peakScore, severityAbove(c.peakPpfd, peakPpfd, peakPpfd * 2), c.peakPpfd, 0, peakPpfd));
   // A weak sun burns nothing: hours of it count only where the leaf comes near its peak.
-  if (c.peakPpfd > light.peakPpfd * 0.7) {
-    const bears = light.sunHoursUsed;
-    readings.push({
-      aspect: 'direct-sun',
-      score: trapezoid(c.sunHoursLikely, { zeroBelow: 0, from: 0, to: bears, zeroAbove: bears + 6 }),
-      severity: c.sunHoursLikely <= bears ? 'fine' : c.sunHoursLikely > bears + 3 ? 'danger' : 'short',
-      gets: c.sunHoursLikely,
-      wantsFrom: 0,
-      wantsTo: bears,
-    });
+  if (c.peakPpfd > peakPpfd * 0.7) {
+    const sunScore = trapezoid(c.sunHoursLikely, 0, 0, sunHoursUsed, sunHoursUsed + 6);
+    const sunSeverity = severityAbove(c.sunHoursLikely, sunHoursUsed, sunHoursUsed + 3);
+    fit = worse(fit, reading('light', 'direct-sun', sunScore, sunSeverity, c.sunHoursLikely, 0, sunHoursUsed));
   }
-  return worst(readings);
+  return fit;
 }
 
-function dayLengthReading({ day, phase }: Target, c: Condition): Reading {
+function dayLengthFit({ day, phase }: Target, c: Condition): FactorFit {
   if (phase === 'inducing' && day.kind === 'short') {
     const critical = 24 - day.maxH;
-    const short = c.longestNightH < critical;
-    return {
-      aspect: 'night-length',
-      score: trapezoid(c.longestNightH, { zeroBelow: critical - 3, from: critical, to: 24, zeroAbove: 24 }),
-      severity: short ? 'danger' : 'fine',
-      gets: c.longestNightH,
-      wantsFrom: critical,
-      wantsTo: 24,
-    };
+    const score = trapezoid(c.longestNightH, critical - 3, critical, 24, 24);
+    return reading('day-length', 'night-length', score, c.longestNightH < critical ? 'danger' : 'fine', c.longestNightH, critical, 24);
   }
-  return {
-    aspect: 'day-length',
-    score: trapezoid(c.dayH, { zeroBelow: day.minH - 6, from: day.minH, to: day.maxH, zeroAbove: day.maxH + 8 }),
-    severity: c.dayH >= day.minH && c.dayH <= day.maxH ? 'fine' : 'short',
-    gets: c.dayH,
-    wantsFrom: day.minH,
-    wantsTo: day.maxH,
-  };
+  const score = trapezoid(c.dayH, day.minH - 6, day.minH, day.maxH, day.maxH + 8);
+  const severity = judge(c.dayH, day.minH, day.maxH) === 'right' ? 'fine' : 'short';
+  return reading('day-length', 'day-length', score, severity, c.dayH, day.minH, day.maxH);
 }
 
-function warmthReading({ warmth }: Target, { air }: Condition): Reading {
-  const severity = (celsius: number, from: number, to: number): Severity =>
-    celsius < warmth.lowest || celsius > warmth.highest ? 'danger' : celsius < from || celsius > to ? 'short' : 'fine';
-  const part = (aspect: 'day' | 'night', gets: number, from: number, to: number): Reading => ({
-    aspect,
-    score: trapezoid(gets, { zeroBelow: Math.min(warmth.lowest, from) - 1, from, to, zeroAbove: Math.max(warmth.highest, to) + 1 }),
-    severity: severity(gets, from, to),
-    gets,
-    wantsFrom: from,
-    wantsTo: to,
-  });
-  return worst([
+function warmthFit({ warmth }: Target, { air }: Condition): FactorFit {
+  const part = (aspect: 'day' | 'night', gets: number, from: number, to: number) => {
+    const score = trapezoid(gets, Math.min(warmth.lowest, from) - 1, from, to, Math.max(warmth.highest, to) + 1);
+    const deadly = gets < warmth.lowest || gets > warmth.highest;
+    return reading('warmth', aspect, score, deadly ? 'danger' : judge(gets, from, to) === 'right' ? 'fine' : 'short', gets, from, to);
+  };
+  return worse(
     part('day', air.dayC, warmth.dayFrom, warmth.dayTo),
     part('night', air.nightC, warmth.nightFrom, warmth.nightTo),
-  ]);
+  );
 }
 
-function moistureReading({ moisture }: Target, { air, airMovement }: Condition): Reading {
+function moistureFit({ moisture }: Target, { air, airMovement }: Condition): FactorFit {
   // Moist air harms when it stands: moving air raises what is borne.
   const ceiling = airMovement === 'still' ? moisture.tooMoistStill : Math.max(97, moisture.tooMoistStill);
   const top = Math.max(moisture.thrivesTo, ceiling);
-  const part = (gets: number): Reading => ({
-    aspect: 'humidity',
-    score: trapezoid(gets, { zeroBelow: moisture.survives - 15, from: moisture.thrivesFrom, to: top, zeroAbove: top + 20 }),
-    severity: gets < moisture.survives || gets > top + 5 ? 'danger' : gets < moisture.thrivesFrom || gets > top ? 'short' : 'fine',
-    gets,
-    wantsFrom: moisture.thrivesFrom,
-    wantsTo: top,
-  });
-  return worst([part(air.dayRh), part(air.nightRh)]);
+  const { survives, thrivesFrom } = moisture;
+  const part = (gets: number) => {
+    const score = trapezoid(gets, survives - 15, thrivesFrom, top, top + 20);
+    const harmful = gets < survives || gets > top + 5;
+    return reading('moisture', 'humidity', score, harmful ? 'danger' : judge(gets, thrivesFrom, top) === 'right' ? 'fine' : 'short', gets, thrivesFrom, top);
+  };
+  return worse(part(air.dayRh), part(air.nightRh));
 }
 
 const MOVEMENT: Record<AirMovement, number> = { still: 0, gentle: 1, brisk: 2 };
 
-function airReading({ air, moisture }: Target, c: Condition): Reading {
+function airFit({ air, moisture }: Target, c: Condition): FactorFit {
   const gets = MOVEMENT[c.airMovement];
   const wants = MOVEMENT[air];
   // A draught dries thin leaves further when the air is dry already.
   const draughty = air === 'still' && gets === 2 && c.air.dayRh < moisture.thrivesFrom;
-  const wantsTo = draughty ? 1 : 2;
   const missing = Math.max(0, wants - gets);
-  return {
-    aspect: 'movement',
-    score: draughty ? 0.6 : 1 - 0.4 * missing,
-    severity: draughty || missing > 0 ? 'short' : 'fine',
-    gets,
-    wantsFrom: wants,
-    wantsTo: Math.max(wants, wantsTo),
-  };
+  const score = draughty ? 0.6 : 1 - 0.4 * missing;
+  return reading('air', 'movement', score, score < 1 ? 'short' : 'fine', gets, wants, draughty ? 1 : 2);
 }
 
 /** The fit of one target to one condition. */
 export function fitMonth(target: Target, condition: Condition): MonthFit {
   const factors = [
-    toFit('light', lightReading(target, condition)),
-    toFit('day-length', dayLengthReading(target, condition)),
-    toFit('warmth', warmthReading(target, condition)),
-    toFit('moisture', moistureReading(target, condition)),
-    toFit('air', airReading(target, condition)),
+    lightFit(target, condition),
+    dayLengthFit(target, condition),
+    warmthFit(target, condition),
+    moistureFit(target, condition),
+    airFit(target, condition),
   ];
-  const scores = factors.map((fit) => fit.score);
-  const least = Math.min(...scores);
+  let least = factors[0]!;
+  for (const fit of factors) if (fit.score < least.score) least = fit;
   return {
     month: condition.month,
     factors,
-    whole: wholeScore(scores),
-    limiting: least < 1 ? factors[scores.indexOf(least)]!.factor : null,
+    whole: wholeScore(factors.map((fit) => fit.score)),
+    limiting: least.score < 1 ? least.factor : null,
   };
 }

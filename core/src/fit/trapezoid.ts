@@ -1,17 +1,12 @@
 /** How well a value fits a band: 1 inside, falling straight to 0 at the values that are useless or deadly. */
 
-export interface Band {
-  readonly zeroBelow: number;
-  readonly from: number;
-  readonly to: number;
-  readonly zeroAbove: number;
-}
-
-/** 0..1. `zeroBelow <= from <= to <= zeroAbove`; a side of no width drops at once. */
-export function trapezoid(value: number, band: Band): number {
-  if (value >= band.from && value <= band.to) return 1;
-  if (value < band.from) return ramp(value, band.zeroBelow, band.from);
-  return ramp(value, band.zeroAbove, band.to);
+/**
+ * 0..1. `zeroBelow <= from <= to <= zeroAbove`; a side of no width drops at once.
+ * Plain numbers rather than a record: it is asked for every plant at every spot in every month.
+ */
+export function trapezoid(value: number, zeroBelow: number, from: number, to: number, zeroAbove: number): number {
+  if (value >= from && value <= to) return 1;
+  return value < from ? ramp(value, zeroBelow, from) : ramp(value, zeroAbove, to);
 }
 
 function ramp(value: number, zero: number, full: number): number {

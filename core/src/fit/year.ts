@@ -24,14 +24,19 @@ export interface YearFit {
   readonly troubles: readonly Trouble[];
 }
 
-/** Sums up twelve months, given January first. */
-export function fitYear(months: readonly MonthFit[]): YearFit {
+/** The year in one number. */
+export function wholeOfYear(months: readonly MonthFit[]): number {
   const wholes = months.map((month) => month.whole);
   const mean = wholes.reduce((sum, whole) => sum + whole, 0) / wholes.length;
+  return (mean + Math.min(...wholes)) / 2;
+}
+
+/** Sums up twelve months, given January first. */
+export function fitYear(months: readonly MonthFit[]): YearFit {
   const troubles = FACTORS.flatMap((factor) => troublesOf(factor, months)).sort((p, q) => weight(q) - weight(p));
   return {
     months,
-    whole: (mean + Math.min(...wholes)) / 2,
+    whole: wholeOfYear(months),
     limiting: troubles[0]?.factor ?? null,
     troubles,
   };

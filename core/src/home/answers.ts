@@ -19,13 +19,13 @@ import {
   type Stretch,
   type WindowYear,
 } from '../light';
-import { rankSpots, fitOfSpot, type RankedSpot } from '../match';
-import { seasonalMonth, targetOf, type Target } from '../plant';
+import { bestFreeSpot, fitOfSpot, rankSpots, type RankedSpot, type SpotChoice } from '../match';
+import { seasonalMonth, targetOf, type Target, type Taxon } from '../plant';
 import { UP, boardsOf, placedSpots, plus, vec, type PlacedSpot, type Rectangle, type Vec } from '../room';
 import { climateWeather, skyYear, type SkyYear } from '../sky';
-import { sunDay } from '../sun';
-import { MINUTE_MS, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
-import type { Circuit, HomeFacts, Room } from './facts';
+import { halfDayMinutes, sunEquatorial } from '../sun';
+import { HOUR_MS, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
+import type { Circuit, HomeFacts, Plant, Room } from './facts';
 import type { Knowledge } from './knowledge';
 
 export interface SpotAnswer {
@@ -40,7 +40,8 @@ export interface PlantAnswer {
   readonly targets: readonly Target[];
   /** Where it stands now; null when it stands nowhere or its taxon is not known. */
   readonly fit: YearFit | null;
-  readonly ranked: readonly RankedSpot[];
+  /** The best spot that is free; null when none is. */
+  readonly bestFree: SpotChoice | null;
 }
 
 export interface HomeAnswers {
@@ -98,17 +99,29 @@ export class Answerer {
     const conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]));
     const plants = facts.plants.map((plant): PlantAnswer => {
       const taxon = this.knowledge.taxon(plant.taxonId);
-      if (!taxon) return { plantId: plant.id, targets: [], fit: null, ranked: [] };
-      const targets = Array.from({ length: 12 }, (_, i) => targetOf(plant, taxon, i + 1, facts.home.latitude));
+      if (!taxon) return { plantId: plant.id, targets: [], fit: null, bestFree: null };
+      const targets = yearTargets(plant, taxon, facts.home.latitude);
       const here = plant.spotId === null ? undefined : conditions.get(plant.spotId);
       return {
         plantId: plant.id,
         targets,
         fit: here ? fitOfSpot(targets, here) : null,
-        ranked: rankSpots(plant, targets, facts.spots, conditions, facts.plants),
+        bestFree: bestFreeSpot({ plant, targets, spots: facts.spots, conditions, plants: facts.plants }),
       };
     });
     return { year, spots, plants };
+  }
+
+  /** Every spot of a home ranked for one plant, which need not stand in it yet. */
+  rank(facts: HomeFacts, plant: Plant, year: number): RankedSpot[] {
+    const taxon = this.knowledge.taxon(plant.taxonId);
+    if (!taxon) return [];
+    const lamps = placedLamps(facts);
+    const conditions = new Map(
+      placedSpots(facts).map((spot) => [spot.spot.id, this.spotAnswer(facts, spot, lamps, year).conditions]),
+    );
+    const targets = yearTargets(plant, taxon, facts.home.latitude);
+    return rankSpots({ plant, targets, spots: facts.spots, conditions, plants: facts.plants });
   }
 
   /** The light over a room's plan, at one height, on a grid of about 0.4 m. */
@@ -208,6 +221,11 @@ export class Answerer {
     });
     return { key: JSON.stringify([roomKey, boards]), lit: { ...bare, boards } };
   }
+}
+
+/** Twelve months of a plant's targets, January first. */
+export function yearTargets(plant: Pick<Plant, 'stage' | 'growthState'>, taxon: Taxon, latitude: number): Target[] {
+  return Array.from({ length: 12 }, (_, i) => targetOf(plant, taxon, i + 1, latitude));
 }
 
 interface LitLamp {
@@ -330,15 +348,27 @@ function stretchesOf(facts: HomeFacts, daylight: DaylightYear, lit: readonly Lit
     .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
     .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));
   if (daylight.daylightFactor <= 0) return stretches;
-  const date = { year, month, day: 15 };
-  const { home } = facts;
-  const day = sunDay(date, home.timeZone, home, daybreakElevation(daylight.daylightFactor));
-  if (day.kind === 'always-below') return stretches;
-  if (day.kind === 'always-above') return [...stretches, { fromMinute: 0, toMinute: 1440 }];
-  const startMs = startOfCivilDay(date, home.timeZone);
-  const rise = day.riseMs === null ? 0 : (day.riseMs - startMs) / MINUTE_MS;
-  const set = day.setMs === null ? 1440 : (day.setMs - startMs) / MINUTE_MS;
-  // Far from its own meridian a home's day may run over midnight.
-  const daylightStretches = rise < set ? [{ fromMinute: rise, toMinute: set }] : [{ fromMinute: 0, toMinute: set }, { fromMinute: rise, toMinute: 1440 }];
-  return [...stretches, ...daylightStretches];
+  const { noonMinute, declinationDeg } = noonOf(facts, month, year);
+  const half = halfDayMinutes(facts.home.latitude, declinationDeg, daybreakElevation(daylight.daylightFactor));
+  return [...stretches, ...wrapped(noonMinute - half, noonMinute + half)];
+}
+
+/** The sun's noon on the fifteenth of a month: local minute and declination. */
+function noonOf({ home }: HomeFacts, month: number, year: number) {
+  const startMs = startOfCivilDay({ year, month, day: 15 }, home.timeZone);
+  const middayMs = startMs + 12 * HOUR_MS;
+  const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(middayMs);
+  const past = ((greenwichHourAngleDeg + home.longitude + 540) % 360) - 180;
+  return { noonMinute: 720 - past * MINUTES_PER_DEGREE, declinationDeg };
+}
+
+/** Minutes the sky takes to turn by a degree. */
+const MINUTES_PER_DEGREE = 4;
+
+/** A stretch that may run over midnight, as stretches of one civil day. */
+function wrapped(fromMinute: number, toMinute: number): Stretch[] {
+  if (toMinute - fromMinute >= 1440) return [{ fromMinute: 0, toMinute: 1440 }];
+  if (fromMinute < 0) return [{ fromMinute: fromMinute + 1440, toMinute: 1440 }, { fromMinute: 0, toMinute }];
+  if (toMinute > 1440) return [{ fromMinute, toMinute: 1440 }, { fromMinute: 0, toMinute: toMinute - 1440 }];
+  return [{ fromMinute, toMinute }];
 }

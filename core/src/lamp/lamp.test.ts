@@ -41,12 +41,13 @@ function panelOf(c: Fixture & Record<string, unknown>, centre: Vec, aim: Vec): R
 
 describe('PPFD of lamps against the reference cases', () => {
   it.each(reference.cases.map((c) => ({ ...c, label: `${c.id} ${c.kind}` })))('$label', (given) => {
-    const c = given as unknown as Fixture & { parts?: Fixture[]; receptor: number[]; normal: number[]; ppfd: number; hours: number; dli_mol_m2_d: number };
+    const c = given as unknown as Fixture & { parts?: Fixture[]; receptor: number[]; normal: number[]; ppfd: number; hours?: number; dli_mol_m2_d?: number };
     const receptor = { point: toVec(c.receptor), normal: toVec(c.normal) };
     const parts = (c.parts ?? [c]) as (Fixture & Record<string, unknown>)[];
     const ppfd = parts.reduce((sum, part) => sum + ppfdOf(part, receptor), 0);
     expect(Math.abs(ppfd / c.ppfd - 1)).toBeLessThan(0.001);
-    expect(Math.abs(dliOfSteadyLight(ppfd, c.hours) / c.dli_mol_m2_d - 1)).toBeLessThan(0.001);
+    if (c.hours === undefined) return;
+    expect(Math.abs(dliOfSteadyLight(ppfd, c.hours) / c.dli_mol_m2_d! - 1)).toBeLessThan(0.001);
   });
 });
 

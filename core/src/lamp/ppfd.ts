@@ -70,7 +70,7 @@ export interface LineSource {
 }
 
 /** Parts a line is cut into for each metre of length and each metre of nearness. */
-const PARTS_PER_NEARNESS = 12;
+const PARTS_PER_NEARNESS = 48;
 
 /**
  * PPFD from a line. A strip shines as Lambertian points facing `aim` (I = ppf / pi cos); a bare tube as a thin

@@ -1,5 +1,5 @@
 /** The daylight of a spot through the year: its coefficients times the outdoor year. */
-import { SKY_NODES, nodesNear, scatterToNodes } from '../sky/nodes';
+import { readAtNodes } from '../sky/nodes';
 import { OVERCAST_SKY } from '../sky/radiance';
 import { HOUR_BINS, STEP_MINUTES, type SkyYear } from '../sky/year';
 import { directionInRoom } from '../room/geometry';
@@ -7,6 +7,7 @@ import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import { beamThrough, sunTransmittance, type Coefficients, type DirectLight } from './coefficients';
 import type { Veil } from './instant';
+import { paneAzimuth } from './pane';
 import type { SpotWindow } from './room';
 
 /** Beam irradiance from which the sun is said to shine, W m-2. World Meteorological Organization. */
@@ -74,9 +75,13 @@ export interface PaneYear {
   /** The year's steps in which the sun stands before the window, and its direction in the room's frame. */
   readonly steps: Uint32Array;
   readonly toSun: readonly Vec[];
-  /** The beam's energy shared out to the sky nodes: which bin, which node, and W h m-2 a day by day type. */
+  /**
+   * The beam by quarter of each hour bin, since what it gives after reflection changes slowly: the bin, the mean
+   * direction (weighted by energy) and W h m-2 a day by day type.
+   */
   readonly beamBins: Uint16Array;
-  readonly beamNodes: Uint16Array;
+  readonly beamAzimuth: Float32Array;
+  readonly beamElevation: Float32Array;
   readonly beamEnergy: Float64Array;
   readonly flux: BinnedCoefficients;
   readonly sunFlux: Float64Array;
@@ -88,10 +93,14 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   const { dayTypes } = sky;
   const steps: number[] = [];
   const toSuns: Vec[] = [];
-  const beam = new Map<number, Float64Array>();
-  const shares = new Float64Array(SKY_NODES);
   const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
   const n = pane.opening.normal;
+  const quarters = HOUR_BINS * 4;
+  const energy = new Float64Array(quarters * dayTypes);
+  const weight = new Float64Array(quarters);
+  const azimuth = new Float64Array(quarters);
+  const elevation = new Float64Array(quarters);
+  const facing = paneAzimuth(pane, pane.opening.normal.x, pane.opening.normal.y);
   for (let step = 0; step < sky.steps; step++) {
     const toSun = directionInRoom(pane.room, sky.azimuthDeg[step]!, sky.elevationDeg[step]!);
     const passed = beamThrough(pane, toSun);
@@ -100,34 +109,31 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     toSuns.push(toSun);
     const bin = sky.bin[step]!;
     const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
-    for (const node of nodesAround(shares, sky.azimuthDeg[step]!, sky.elevationDeg[step]!)) {
-      const key = bin * SKY_NODES + node;
-      let energy = beam.get(key);
-      if (!energy) beam.set(key, (energy = new Float64Array(dayTypes)));
-      for (let type = 0; type < dayTypes; type++) energy[type]! += shares[node]! * sky.dni[step * dayTypes + type]! * hours;
-      shares[node] = 0;
+    const quarter = bin * 4 + sky.quarter[step]!;
+    let beam = 0;
+    for (let type = 0; type < dayTypes; type++) {
+      const dni = sky.dni[step * dayTypes + type]!;
+      beam += dni;
+      energy[quarter * dayTypes + type]! += dni * hours;
     }
+    weight[quarter]! += beam;
+    // Taken from the pane's own bearing, so that north does not break the mean.
+    azimuth[quarter]! += beam * (((sky.azimuthDeg[step]! - facing + 540) % 360) - 180);
+    elevation[quarter]! += beam * sky.elevationDeg[step]!;
     const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
     addBeam(sunFlux, sky, step, passed * cosGlass);
   }
-  const beamBins = new Uint16Array(beam.size);
-  const beamNodes = new Uint16Array(beam.size);
-  const beamEnergy = new Float64Array(beam.size * dayTypes);
-  let entry = 0;
-  for (const [key, energy] of beam) {
-    beamBins[entry] = Math.floor(key / SKY_NODES);
-    beamNodes[entry] = key % SKY_NODES;
-    beamEnergy.set(energy, entry * dayTypes);
-    entry++;
-  }
-  const flux = binned(window.flux, sky, even);
-  return { steps: Uint32Array.from(steps), toSun: toSuns, beamBins, beamNodes, beamEnergy, flux, sunFlux };
-}
-
-/** The nodes a direction is read from; `shares` holds each one's share afterwards. */
-function nodesAround(shares: Float64Array, azimuthDeg: number, elevationDeg: number): number[] {
-  scatterToNodes(shares, azimuthDeg, elevationDeg, 1);
-  return nodesNear(azimuthDeg, elevationDeg).filter((node) => shares[node]! > 0);
+  const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
+  return {
+    steps: Uint32Array.from(steps),
+    toSun: toSuns,
+    beamBins: Uint16Array.from(used, (quarter) => quarter >> 2),
+    beamAzimuth: Float32Array.from(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!),
+    beamElevation: Float32Array.from(used, (quarter) => elevation[quarter]! / weight[quarter]!),
+    beamEnergy: Float64Array.from(used.flatMap((quarter) => Array.from(energy.subarray(quarter * dayTypes, (quarter + 1) * dayTypes)))),
+    flux: binned(window.flux, sky, even),
+    sunFlux,
+  };
 }
 
 function addBeam(target: Float64Array, sky: SkyYear, step: number, coefficient: number): void {
@@ -158,7 +164,7 @@ export function windowYear(
   const sunHoursPossible = new Float64Array(HOUR_BINS);
   const sunHoursLikely = new Float64Array(HOUR_BINS);
   for (let entry = 0; entry < outside.beamBins.length; entry++) {
-    const back = spot.sunReflected[outside.beamNodes[entry]!]!;
+    const back = readAtNodes(spot.sunReflected, outside.beamAzimuth[entry]!, outside.beamElevation[entry]!);
     if (back === 0) continue;
     const into = outside.beamBins[entry]! * dayTypes;
     const from = entry * dayTypes;

@@ -1,49 +1,75 @@
 /** All spots of a home ranked for one plant, with the reason for each. */
 import type { Plant, Spot } from '../home/facts';
-import { fitMonth, fitYear, type Condition, type YearFit } from '../fit';
+import { fitMonth, fitYear, wholeOfYear, type Condition, type MonthFit, type Trouble, type YearFit } from '../fit';
 import type { Target } from '../plant';
 
-export interface RankedSpot {
+export interface SpotChoice {
   readonly spotId: string;
-  readonly fit: YearFit;
+  /** 0..1, as in the year's fit. */
+  readonly whole: number;
   /** Why the plant cannot stand there at all; null when it can. */
   readonly refusal: 'too-tall' | 'too-wide' | null;
   /** Other plants that stand there now. */
   readonly occupants: readonly string[];
 }
 
-/** The year's fit of twelve targets to twelve conditions. */
-export function fitOfSpot(targets: readonly Target[], conditions: readonly Condition[]): YearFit {
-  return fitYear(conditions.map((condition, i) => fitMonth(targets[i]!, condition)));
+/** A choice with what would be wrong there. */
+export interface RankedSpot extends SpotChoice {
+  readonly months: readonly MonthFit[];
+  readonly troubles: readonly Trouble[];
 }
 
-function refusalOf(plant: Plant, spot: Spot): RankedSpot['refusal'] {
+/** The year's fit of twelve targets to twelve conditions. */
+export function fitOfSpot(targets: readonly Target[], conditions: readonly Condition[]): YearFit {
+  return fitYear(monthsOf(targets, conditions));
+}
+
+function monthsOf(targets: readonly Target[], conditions: readonly Condition[]): MonthFit[] {
+  return conditions.map((condition, i) => fitMonth(targets[i]!, condition));
+}
+
+function refusalOf(plant: Plant, spot: Spot): SpotChoice['refusal'] {
   if (plant.heightCm !== null && plant.heightCm / 100 > spot.freeHeightM) return 'too-tall';
   if (plant.potCm !== null && plant.potCm / 100 > spot.sizeM) return 'too-wide';
   return null;
 }
 
-/**
- * Ranks spots for a plant: those where it can stand first, best fit first, free ones before taken ones on a par.
- * @param conditions twelve months of each spot, by spot id; spots without are left out
- */
-export function rankSpots(
-  plant: Plant,
-  targets: readonly Target[],
-  spots: readonly Spot[],
-  conditions: ReadonlyMap<string, readonly Condition[]>,
-  plants: readonly Plant[],
-): RankedSpot[] {
+export interface RankQuestion {
+  readonly plant: Plant;
+  readonly targets: readonly Target[];
+  readonly spots: readonly Spot[];
+  /** Twelve months of each spot, by spot id; spots without are left out. */
+  readonly conditions: ReadonlyMap<string, readonly Condition[]>;
+  readonly plants: readonly Plant[];
+}
+
+function choicesOf({ plant, targets, spots, conditions, plants }: RankQuestion): (SpotChoice & { months: MonthFit[] })[] {
   return spots
-    .flatMap((spot): RankedSpot[] => {
+    .flatMap((spot) => {
       const year = conditions.get(spot.id);
       if (!year) return [];
       const occupants = plants.filter((other) => other.spotId === spot.id && other.id !== plant.id).map((other) => other.id);
-      return [{ spotId: spot.id, fit: fitOfSpot(targets, year), refusal: refusalOf(plant, spot), occupants }];
+      const months = monthsOf(targets, year);
+      return [{ spotId: spot.id, whole: wholeOfYear(months), refusal: refusalOf(plant, spot), occupants, months }];
     })
     .sort((p, q) => rankOf(q) - rankOf(p) || p.spotId.localeCompare(q.spotId));
 }
 
-function rankOf({ fit, refusal, occupants }: RankedSpot): number {
-  return fit.whole - (refusal ? 10 : 0) - (occupants.length > 0 ? 0.02 : 0);
+/** Ranks spots for a plant: those where it can stand first, best fit first, free ones before taken ones on a par. */
+export function rankSpots(question: RankQuestion): RankedSpot[] {
+  return choicesOf(question).map((choice) => ({ ...choice, troubles: fitYear(choice.months).troubles }));
+}
+
+/** The best free spot where a plant can stand, other than its own; null when there is none. */
+export function bestFreeSpot(question: RankQuestion): SpotChoice | null {
+  const best = choicesOf(question).find(
+    ({ spotId, refusal, occupants }) => refusal === null && occupants.length === 0 && spotId !== question.plant.spotId,
+  );
+  if (!best) return null;
+  const { months: _months, ...choice } = best;
+  return choice;
+}
+
+function rankOf({ whole, refusal, occupants }: SpotChoice): number {
+  return whole - (refusal ? 10 : 0) - (occupants.length > 0 ? 0.02 : 0);
 }

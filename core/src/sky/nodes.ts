@@ -40,16 +40,6 @@ export function scatterToNodes(target: Float64Array, azimuthDeg: number, elevati
   target[base + AZIMUTH_COLUMNS + c1]! += weight * up * right;
 }
 
-/** The four nodes between which a direction lies. */
-export function nodesNear(azimuthDeg: number, elevationDeg: number): number[] {
-  const low = Math.floor(Math.min(Math.max(elevationDeg, 0) / ALTITUDE_STEP_DEG, ALTITUDE_ROWS - 1.000001));
-  const left = Math.floor(azimuthDeg / AZIMUTH_STEP_DEG);
-  const c0 = ((left % AZIMUTH_COLUMNS) + AZIMUTH_COLUMNS) % AZIMUTH_COLUMNS;
-  const c1 = (c0 + 1) % AZIMUTH_COLUMNS;
-  const base = low * AZIMUTH_COLUMNS;
-  return [base + c0, base + c1, base + AZIMUTH_COLUMNS + c0, base + AZIMUTH_COLUMNS + c1];
-}
-
 /** Reads a field of node values at a direction. */
 export function readAtNodes(field: ArrayLike<number>, azimuthDeg: number, elevationDeg: number): number {
   const row = Math.min(Math.max(elevationDeg, 0) / ALTITUDE_STEP_DEG, ALTITUDE_ROWS - 1.000001);

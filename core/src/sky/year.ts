@@ -46,6 +46,8 @@ export interface SkyYear {
   readonly steps: number;
   /** Bin (`month0 * 24 + hour`) of each step. */
   readonly bin: Uint16Array;
+  /** Quarter of its hour, 0..3. */
+  readonly quarter: Uint8Array;
   readonly azimuthDeg: Float32Array;
   readonly elevationDeg: Float32Array;
   /** Direct normal irradiance, W m-2, `step * dayTypes + type`. */
@@ -73,6 +75,7 @@ const SHAPE_DAYS = [5, 15, 25];
 export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): SkyYear {
   const types = weather.dayTypes;
   const bin: number[] = [];
+  const quarter: number[] = [];
   const azimuth: number[] = [];
   const elevation: number[] = [];
   const dni: number[] = [];
@@ -119,6 +122,7 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
           declinationDeg,
         });
         bin.push(at);
+        quarter.push((minute % 60) / STEP_MINUTES);
         azimuth.push(sun.azimuthDeg);
         elevation.push(sun.elevationDeg);
         let clearEnergy = 0;
@@ -147,6 +151,7 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
     daysInMonth: monthDays,
     steps: bin.length,
     bin: Uint16Array.from(bin),
+    quarter: Uint8Array.from(quarter),
     azimuthDeg: Float32Array.from(azimuth),
     elevationDeg: Float32Array.from(elevation),
     dni: Float32Array.from(dni),

@@ -1,5 +1,5 @@
 /** When the sun rises and sets on a civil day, and how long the light lasts. */
-import { DAY_MS, HOUR_MS, MINUTE_MS, nextCivilDate, startOfCivilDay, type CivilDate } from '../units';
+import { DAY_MS, HOUR_MS, RADIANS, MINUTE_MS, nextCivilDate, startOfCivilDay, type CivilDate } from '../units';
 import { sunPosition, type Place } from './position';
 
 /** Elevation of the sun's centre at rise and set: 16' of radius and 34' of refraction. */
@@ -75,6 +75,17 @@ function bisect(height: (at: number) => number, fromMs: number, toMs: number): n
     else low = middle;
   }
   return (low + high) / 2;
+}
+
+/**
+ * Minutes from the sun's noon until it sinks to an elevation: 0 when it never reaches it, 720 when it never sinks to it.
+ * Holds the day's declination still: within two minutes up to 60 degrees of latitude.
+ */
+export function halfDayMinutes(latitude: number, declinationDeg: number, elevationDeg: number): number {
+  const p = latitude * RADIANS;
+  const d = declinationDeg * RADIANS;
+  const cosine = (Math.sin(elevationDeg * RADIANS) - Math.sin(p) * Math.sin(d)) / (Math.cos(p) * Math.cos(d));
+  return (Math.acos(Math.max(-1, Math.min(1, cosine))) / Math.PI) * 720;
 }
 
 /** Ordinal of a date within its year, 1..366. */

@@ -67,6 +67,20 @@ export function civilDateOf(instantMs: number, timeZone: string): CivilDate {
  */
 export function startOfCivilDay(date: CivilDate, timeZone: string): number {
   const asUtc = Date.UTC(date.year, date.month - 1, date.day);
+  const key = `${timeZone} ${asUtc}`;
+  let start = dayStarts.get(key);
+  if (start === undefined) {
+    if (dayStarts.size >= DAY_STARTS_KEPT) dayStarts.clear();
+    dayStarts.set(key, (start = findStart(asUtc, timeZone)));
+  }
+  return start;
+}
+
+/** Time zones are slow to ask; a year's days are asked for again and again. */
+const DAY_STARTS_KEPT = 2000;
+const dayStarts = new Map<string, number>();
+
+function findStart(asUtc: number, timeZone: string): number {
   const guess = asUtc - utcOffsetMinutes(asUtc, timeZone) * MINUTE_MS;
   return asUtc - utcOffsetMinutes(guess, timeZone) * MINUTE_MS;
 }
