@@ -14,7 +14,7 @@ import type {
   Window,
 } from '@dulvan/core';
 import { z } from 'zod';
-import { id, isoDate, metres, minuteOfDay, months, name, note, share, timeZone, wholeWithin, within } from './fields';
+import { NAME_LIMIT, id, isoDate, metres, minuteOfDay, months, name, note, share, timeZone, wholeWithin, within } from './fields';
 
 export const homeSchema = z.strictObject({
   id,
@@ -130,7 +130,7 @@ export const plantSchema = z.strictObject({
   id,
   homeId: id,
   taxonId: id,
-  name,
+  name: z.string().trim().max(NAME_LIMIT, `At most ${NAME_LIMIT} characters.`),
   stage: z.enum([
     'seed', 'cutting', 'rooted-cutting', 'seedling', 'juvenile', 'adult', 'in-bud', 'in-bloom', 'recovering', 'just-arrived',
   ]),

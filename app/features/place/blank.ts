@@ -1,0 +1,91 @@
+/** New entries with usual values, for forms that start empty. */
+import { suggestedClimate } from '@dulvan/catalogue';
+import type { AirStatement, Circuit, FactList, Home, HomeFacts, Lamp, Plant, Room, Spot, Stand, Tier, Window } from '@dulvan/core';
+import { nanoid } from 'nanoid';
+
+const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
+
+export const newId = () => nanoid(12);
+
+/** A clock's zone tells roughly where it is: fifteen degrees an hour. */
+export function newHome(): Home {
+  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return { id: newId(), name: '', latitude: 50, longitude: 0, elevationM: 50, timeZone: timeZone || 'UTC', climateId: suggestedClimate(50) };
+}
+
+function newRoom(facts: HomeFacts): Room {
+  return {
+    id: newId(), homeId: facts.home.id, name: '', widthM: 4, depthM: 4, heightM: 2.5, wallABearing: 180,
+    floorReflectance: 0.25, wallReflectance: 0.6, ceilingReflectance: 0.75, airMovement: 'still',
+    insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 0.85,
+  };
+}
+
+function newWindow(roomId: string): Window {
+  return {
+    id: newId(), roomId, name: 'Window', side: 'a', offsetM: 1, insetM: 0, sillM: 0.9, widthM: 1.2, heightM: 1.2, slopeDeg: 90,
+    glazingId: 'double-coated', frameShare: 0.2, dirtShare: 0.06, curtainId: 'none', curtainMonths: ALL_YEAR,
+    curtainFromMinute: 600, curtainToMinute: 1080, outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.15, groundReflectance: 0.2,
+  };
+}
+
+function newStand(roomId: string): Stand {
+  return { id: newId(), roomId, name: 'Table', kind: 'table', xM: 1, yM: 0.3, widthM: 1, depthM: 0.5 };
+}
+
+function newTier(standId: string, heightM: number): Tier {
+  return { id: newId(), standId, heightM, board: 'solid' };
+}
+
+function newSpot(tierId: string, stand: Stand): Spot {
+  return { id: newId(), tierId, name: 'Spot', alongM: stand.widthM / 2, acrossM: stand.depthM / 2, sizeM: 0.3, freeHeightM: 0.5, loadKg: 8, reach: 'easy' };
+}
+
+function newCircuit(facts: HomeFacts): Circuit {
+  return { id: newId(), homeId: facts.home.id, name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_YEAR };
+}
+
+function newLamp(tierId: string, circuitId: string, stand: Stand): Lamp {
+  return {
+    id: newId(), circuitId, tierId, name: 'Lamp', form: 'bar', ppf: 30, powerW: 15, spectrum: 'white-neutral', beamDeg: 120,
+    lengthM: Math.min(0.6, stand.widthM), breadthM: 0.03, alongM: stand.widthM / 2, acrossM: stand.depthM / 2, aboveM: 0.45, dimming: 1,
+  };
+}
+
+function newAir(roomId: string, month: number): AirStatement {
+  return { id: newId(), roomId, month, dayC: 20, nightC: 17, dayRh: 45, nightRh: 50 };
+}
+
+export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: number): Plant {
+  return {
+    id: newId(), homeId: facts.home.id, taxonId, name: '', stage: 'adult', growthState: 'by-season', potCm: 12,
+    heightCm: Math.min(30, matureHeightCm), spotId: null, arrivedOn: null, note: '',
+  };
+}
+
+/** A new entry of any list; null when what it should belong to is not there. */
+export function blankFor(facts: HomeFacts, list: FactList, parent: string | null): { readonly id: string } | null {
+  const tier = facts.tiers.find((candidate) => candidate.id === parent);
+  const stand = facts.stands.find((candidate) => candidate.id === (tier?.standId ?? parent));
+  const room = facts.rooms.find((candidate) => candidate.id === parent);
+  switch (list) {
+    case 'rooms':
+      return newRoom(facts);
+    case 'circuits':
+      return newCircuit(facts);
+    case 'windows':
+      return room ? newWindow(room.id) : null;
+    case 'stands':
+      return room ? newStand(room.id) : null;
+    case 'air':
+      return room ? newAir(room.id, [1, 7, 4, 10, 2, 3, 5, 6, 8, 9, 11, 12].find((month) => !facts.air.some((air) => air.roomId === room.id && air.month === month)) ?? 1) : null;
+    case 'tiers':
+      return stand ? newTier(stand.id, stand.kind === 'floor' ? 0 : 0.8) : null;
+    case 'spots':
+      return tier && stand ? newSpot(tier.id, stand) : null;
+    case 'lamps':
+      return tier && stand && facts.circuits[0] ? newLamp(tier.id, facts.circuits[0].id, stand) : null;
+    case 'plants':
+      return null;
+  }
+}

@@ -1,0 +1,200 @@
+/** The questions each form asks, in the order a person answers them. */
+import { climates, curtains, glazings } from '@dulvan/catalogue';
+import { compassWord, sideBearing, type FactList, type HomeFacts } from '@dulvan/core';
+import { MONTH_NAMES, STAGE_WORD } from '../../ui/words';
+
+export interface Choice {
+  readonly value: string;
+  readonly word: string;
+}
+
+/** How a value is asked for: what is typed is in the grower's unit, what is kept in SI. */
+export type QuestionKind =
+  | 'text' | 'long-text' | 'length' | 'pot' | 'number' | 'percent' | 'degrees' | 'temperature' | 'time' | 'months' | 'choice' | 'date';
+
+export interface Question {
+  readonly field: string;
+  readonly label: string;
+  readonly kind: QuestionKind;
+  readonly unit?: string;
+  readonly help?: string;
+  readonly optional?: 'optional';
+  readonly choices?: (facts: HomeFacts | null, entry: Readonly<Record<string, unknown>>) => readonly Choice[];
+  /** Asked only when this holds of what is filled in so far. */
+  readonly when?: (values: Readonly<Record<string, string>>) => boolean;
+}
+
+export interface FormSpec {
+  readonly noun: string;
+  readonly questions: readonly Question[];
+  readonly caution?: string;
+}
+
+const named = (list: readonly { readonly id: string; readonly name: string }[]): Choice[] => list.map(({ id, name }) => ({ value: id, word: name }));
+const words = (pairs: Readonly<Record<string, string>>): Choice[] => Object.entries(pairs).map(([value, word]) => ({ value, word }));
+const monthChoices: readonly Choice[] = MONTH_NAMES.map((word, i) => ({ value: String(i + 1), word }));
+
+const SIDE_LETTERS = { a: 'A', b: 'B', c: 'C', d: 'D' } as const;
+
+/** The walls of a window's room, each with the way it looks. */
+function sides(facts: HomeFacts | null, entry: Readonly<Record<string, unknown>>): Choice[] {
+  const room = facts?.rooms.find((candidate) => candidate.id === entry.roomId);
+  return (['a', 'b', 'c', 'd'] as const).map((side) => ({
+    value: side,
+    word: room ? `${SIDE_LETTERS[side]}, ${compassWord(sideBearing(room, side))}` : SIDE_LETTERS[side],
+  }));
+}
+
+export const FORM_SPECS: Record<FactList | 'home', FormSpec> = {
+  home: {
+    noun: 'home',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'latitude', label: 'Latitude', kind: 'number', unit: '°', help: 'Degrees north; south of the equator with a minus. Any map shows it; half a degree is near enough.' },
+      { field: 'longitude', label: 'Longitude', kind: 'number', unit: '°', help: 'Degrees east; west of Greenwich with a minus.' },
+      { field: 'elevationM', label: 'Height above the sea', kind: 'number', unit: 'm' },
+      { field: 'timeZone', label: 'Time zone', kind: 'text', help: 'As in Europe/London.' },
+      { field: 'climateId', label: 'Weather most like', kind: 'choice', choices: () => named(climates), help: 'Says how cloudy each month is. The latitude suggests one.' },
+    ],
+  },
+  rooms: {
+    noun: 'room',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'wallABearing', label: 'Wall A looks toward', kind: 'degrees', help: 'Stand inside with your face to the main window wall and read a compass: 0 north, 90 east, 180 south, 270 west.' },
+      { field: 'widthM', label: 'Length of wall A', kind: 'length' },
+      { field: 'depthM', label: 'Depth, from wall A to the wall behind you', kind: 'length' },
+      { field: 'heightM', label: 'Height', kind: 'length', help: 'Under a slope, the mean.' },
+      { field: 'wallReflectance', label: 'Brightness of the walls', kind: 'percent', help: 'White 80, pastel 60, brick or wood 30, dark 10.' },
+      { field: 'floorReflectance', label: 'Brightness of the floor', kind: 'percent', help: 'Pale boards 40, carpet 20, dark 10.' },
+      { field: 'ceilingReflectance', label: 'Brightness of the ceiling', kind: 'percent', help: 'White 80.' },
+      { field: 'airMovement', label: 'How its air moves', kind: 'choice', choices: () => words({ still: 'Still', gentle: 'Gentle', brisk: 'Brisk' }), help: 'Still: shut up. Gentle: doors open, a slow fan. Brisk: a fan on the leaves, a draught.' },
+      {
+        field: 'insideRoomId', label: 'Stands inside', kind: 'choice', optional: 'optional',
+        choices: (facts, entry) => [
+          { value: '', word: 'Nothing: a room of its own' },
+          ...named((facts?.rooms ?? []).filter((room) => room.id !== entry.id && room.insideRoomId === null)),
+        ],
+        help: 'For a cabinet, tent or dome: the room it stands in.',
+      },
+      { field: 'insideXM', label: 'Its corner along wall A', kind: 'length', when: (values) => Boolean(values.insideRoomId) },
+      { field: 'insideYM', label: 'Its corner away from wall A', kind: 'length', when: (values) => Boolean(values.insideRoomId) },
+      { field: 'insideZM', label: 'Its floor above the room’s', kind: 'length', when: (values) => Boolean(values.insideRoomId) },
+      { field: 'shellTransmittance', label: 'Light its shell lets in', kind: 'percent', when: (values) => Boolean(values.insideRoomId), help: 'Clean glass 85, foil 75.' },
+    ],
+  },
+  windows: {
+    noun: 'window',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'side', label: 'In or over wall', kind: 'choice', choices: sides },
+      { field: 'offsetM', label: 'From the wall’s left end on the plan', kind: 'length', help: 'For B and D: from their end at wall A.' },
+      { field: 'sillM', label: 'Lower edge above the floor', kind: 'length' },
+      { field: 'widthM', label: 'Width of the opening', kind: 'length' },
+      { field: 'heightM', label: 'Height of the opening', kind: 'length', help: 'In a roof: along the slope.' },
+      { field: 'slopeDeg', label: 'Slope of the glass', kind: 'degrees', help: '90 in a wall, 45 in a steep roof, 20 in a flat one.' },
+      { field: 'insetM', label: 'Lower edge inward from the wall', kind: 'length', help: '0 in a wall.', when: (values) => values.slopeDeg !== '90' },
+      { field: 'glazingId', label: 'Pane', kind: 'choice', choices: () => named(glazings), help: 'Hold a flame near it at night: it mirrors twice for each pane.' },
+      { field: 'frameShare', label: 'Taken by frame and bars', kind: 'percent' },
+      { field: 'dirtShare', label: 'Lost to dirt', kind: 'percent', help: 'Clean 4, a winter’s rain 10, by a road 20.' },
+      { field: 'curtainId', label: 'Curtain', kind: 'choice', choices: () => named(curtains) },
+      { field: 'curtainMonths', label: 'Curtain used in', kind: 'months', when: (values) => values.curtainId !== 'none' },
+      { field: 'curtainFromMinute', label: 'Shut from', kind: 'time', when: (values) => values.curtainId !== 'none' },
+      { field: 'curtainToMinute', label: 'Open again at', kind: 'time', when: (values) => values.curtainId !== 'none' },
+      { field: 'outsideKind', label: 'Outside it', kind: 'choice', choices: () => words({ open: 'Open sky', row: 'A row of houses', ring: 'Something all round' }) },
+      { field: 'outsideDeg', label: 'Its top above the horizon', kind: 'degrees', when: (values) => values.outsideKind !== 'open', help: 'A fist at arm’s length is 10 degrees.' },
+      { field: 'outsideReflectance', label: 'Brightness of what stands there', kind: 'percent', when: (values) => values.outsideKind !== 'open' },
+      { field: 'groundReflectance', label: 'Brightness of the ground outside', kind: 'percent', help: 'Grass 20, pale paving 35, water 8, snow 75.' },
+    ],
+  },
+  stands: {
+    noun: 'stand',
+    caution: 'Mind what shelves and sills can bear, and fix tall ones to the wall: wet pots are heavy.',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      {
+        field: 'kind', label: 'Kind', kind: 'choice',
+        choices: () => words({ sill: 'Sill', shelf: 'Shelf unit', table: 'Table', trolley: 'Trolley', floor: 'Floor patch', rail: 'Hanging rail', board: 'Wall board' }),
+      },
+      { field: 'xM', label: 'From wall D', kind: 'length', help: 'On the plan, from the left.' },
+      { field: 'yM', label: 'From wall A', kind: 'length', help: 'On the plan, from below.' },
+      { field: 'widthM', label: 'Size along wall A', kind: 'length' },
+      { field: 'depthM', label: 'Size away from wall A', kind: 'length' },
+    ],
+  },
+  tiers: {
+    noun: 'tier',
+    questions: [
+      { field: 'heightM', label: 'Height above the floor', kind: 'length' },
+      { field: 'board', label: 'Board', kind: 'choice', choices: () => words({ solid: 'Solid', open: 'Open (wire, rail)' }), help: 'A solid board shades what is below it.' },
+    ],
+  },
+  spots: {
+    noun: 'spot',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'alongM', label: 'Middle, along the stand', kind: 'length' },
+      { field: 'acrossM', label: 'Middle, across the stand', kind: 'length' },
+      { field: 'sizeM', label: 'Room for a plant this wide', kind: 'length' },
+      { field: 'freeHeightM', label: 'Free height above it', kind: 'length' },
+      { field: 'loadKg', label: 'Bears', kind: 'number', unit: 'kg' },
+      { field: 'reach', label: 'Reach', kind: 'choice', choices: () => words({ easy: 'Easy', step: 'With a step', hard: 'Hard' }) },
+    ],
+  },
+  circuits: {
+    noun: 'circuit',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'onMinute', label: 'Lamps on at', kind: 'time' },
+      { field: 'offMinute', label: 'Lamps off at', kind: 'time' },
+      { field: 'months', label: 'Timer runs in', kind: 'months' },
+    ],
+  },
+  lamps: {
+    noun: 'lamp',
+    caution: 'Water and electricity meet here: let cables hang in a drip loop, keep splashes off fittings, do not load a socket beyond its rating. The maker’s label and your local code rule; ask a licensed electrician for anything fixed.',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'form', label: 'Shape', kind: 'choice', choices: () => words({ bar: 'Bar', panel: 'Panel', point: 'Bulb or spot' }) },
+      { field: 'ppf', label: 'Photons it gives (PPF)', kind: 'number', unit: 'µmol/s', help: 'On the label of a plant lamp. Unknown: about 1.5 to 2.5 for each watt of a white LED.' },
+      { field: 'powerW', label: 'Power', kind: 'number', unit: 'W' },
+      {
+        field: 'spectrum', label: 'Colour', kind: 'choice',
+        choices: () => words({ 'white-warm': 'Warm white', 'white-neutral': 'Neutral white', 'white-cool': 'Cool white', daylight: 'Daylight', sodium: 'Sodium', 'red-blue': 'Red and blue' }),
+      },
+      { field: 'beamDeg', label: 'Beam', kind: 'degrees', help: '120 for bare bars and panels; on the label of spots.' },
+      { field: 'lengthM', label: 'Lit size along wall A', kind: 'length', when: (values) => values.form !== 'point' },
+      { field: 'breadthM', label: 'Lit size away from wall A', kind: 'length', when: (values) => values.form !== 'point' },
+      { field: 'alongM', label: 'Middle, along the stand', kind: 'length' },
+      { field: 'acrossM', label: 'Middle, across the stand', kind: 'length' },
+      { field: 'aboveM', label: 'Height above the board', kind: 'length' },
+      { field: 'dimming', label: 'Dimmed to', kind: 'percent' },
+      { field: 'circuitId', label: 'On circuit', kind: 'choice', choices: (facts) => named(facts?.circuits ?? []) },
+    ],
+  },
+  plants: {
+    noun: 'plant',
+    questions: [
+      { field: 'name', label: 'Your name for it', kind: 'text', optional: 'optional', help: 'Left empty, its common name serves.' },
+      { field: 'stage', label: 'Stage', kind: 'choice', choices: () => words(STAGE_WORD) },
+      {
+        field: 'growthState', label: 'What you see', kind: 'choice',
+        choices: () => words({ 'by-season': 'Nothing special: go by the season', growing: 'It is growing', resting: 'It is at rest' }),
+      },
+      { field: 'potCm', label: 'Pot width', kind: 'pot', optional: 'optional' },
+      { field: 'heightCm', label: 'Height with the pot', kind: 'pot', optional: 'optional' },
+      { field: 'arrivedOn', label: 'Arrived on', kind: 'date', optional: 'optional', help: 'As 2026-03-14.' },
+      { field: 'note', label: 'Note', kind: 'long-text', optional: 'optional' },
+    ],
+  },
+  air: {
+    noun: 'month of air',
+    questions: [
+      { field: 'month', label: 'Month', kind: 'choice', choices: () => monthChoices },
+      { field: 'dayC', label: 'By day', kind: 'temperature' },
+      { field: 'nightC', label: 'By night', kind: 'temperature' },
+      { field: 'dayRh', label: 'Humidity by day', kind: 'number', unit: '%' },
+      { field: 'nightRh', label: 'Humidity by night', kind: 'number', unit: '%' },
+    ],
+  },
+};

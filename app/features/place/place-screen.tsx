@@ -1,0 +1,55 @@
+/** The place as facts: home, rooms, circuits; each leads to its form. */
+import { knowledge } from '@dulvan/catalogue';
+import { View } from 'react-native';
+import { useFacts } from '../../state/home';
+import { useUnits } from '../../state/settings';
+import { RowLink, TextLink } from '../../ui/button';
+import { Page } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Title } from '../../ui/type';
+import { clock, length } from '../../ui/words';
+
+export function PlaceScreen() {
+  const facts = useFacts();
+  const units = useUnits();
+  if (!facts) return null;
+  const { home } = facts;
+  const north = home.latitude >= 0 ? 'N' : 'S';
+  const east = home.longitude >= 0 ? 'E' : 'W';
+  return (
+    <Page>
+      <Title>{home.name}</Title>
+      <View>
+        <Body>{`${Math.abs(home.latitude)}° ${north}, ${Math.abs(home.longitude)}° ${east}, ${home.elevationM} m above the sea · ${home.timeZone}`}</Body>
+        <Small>{`Weather: ${knowledge.climate(home.climateId)?.name.toLowerCase() ?? 'not chosen'}`}</Small>
+        <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'home', id: home.id } }}>Edit where it is</TextLink>
+      </View>
+      <View style={{ gap: SPACE.xs }}>
+        <Heading>Rooms</Heading>
+        {facts.rooms.map((room) => (
+          <RowLink key={room.id} href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id: room.id } }} label={room.name}>
+            <View style={{ flex: 1 }}>
+              <Body>{room.name}</Body>
+              <Small>{`${length(room.widthM, units)} by ${length(room.depthM, units)}, ${length(room.heightM, units)} high`}</Small>
+            </View>
+            <Small>{`${facts.windows.filter((window) => window.roomId === room.id).length} windows, ${facts.stands.filter((stand) => stand.roomId === room.id).length} stands`}</Small>
+          </RowLink>
+        ))}
+        <TextLink href="/place/rooms/new">Add a room</TextLink>
+      </View>
+      <View style={{ gap: SPACE.xs }}>
+        <Heading>Lamp circuits</Heading>
+        {facts.circuits.map((circuit) => (
+          <RowLink key={circuit.id} href={{ pathname: '/place/[list]/[id]', params: { list: 'circuits', id: circuit.id } }} label={circuit.name}>
+            <View style={{ flex: 1 }}>
+              <Body>{circuit.name}</Body>
+              <Small>{`${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}`}</Small>
+            </View>
+            <Small>{`${facts.lamps.filter((lamp) => lamp.circuitId === circuit.id).length} lamps`}</Small>
+          </RowLink>
+        ))}
+        <TextLink href="/place/circuits/new">Add a circuit</TextLink>
+      </View>
+    </Page>
+  );
+}

@@ -1,0 +1,75 @@
+/** Twelve months of fit for each factor: a row a factor, a cell a month, read like the mark. */
+import { FACTORS, type Factor, type MonthFit } from '@dulvan/core';
+import { View } from 'react-native';
+import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
+import { FactorSign } from '../../ui/factor-sign';
+import { FONT, SPACE } from '../../ui/theme';
+import { Small } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { FACTOR_WORD, MONTH_NAMES, monthsInWords, troubleName } from '../../ui/words';
+
+const CELL = 20;
+const ROW = 26;
+const WIDTH = CELL * 12;
+
+export function FitYear({ months, month }: { readonly months: readonly MonthFit[]; readonly month: number }) {
+  const ink = useInk();
+  return (
+    <View role="table" aria-label="Fit by month and factor" style={{ gap: 2 }}>
+      <View aria-hidden style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-end', maxWidth: 400 }}>
+        <Svg width={WIDTH} height={18} viewBox={`0 0 ${WIDTH} 18`}>
+          {MONTH_NAMES.map((name, i) => (
+            <SvgText key={name} x={i * CELL + CELL / 2} y={14} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={i + 1 === month ? ink.danger : ink.soft}>
+              {name.charAt(0)}
+            </SvgText>
+          ))}
+        </Svg>
+      </View>
+      {FACTORS.map((factor) => (
+        <View role="row" key={factor} style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', maxWidth: 400 }}>
+          <View role="rowheader" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, flex: 1 }}>
+            <FactorSign factor={factor} size={16} />
+            <Small>{FACTOR_WORD[factor]}</Small>
+          </View>
+          <View role="cell" aria-label={spoken(factor, months)}>
+            <FactorRow factor={factor} months={months} />
+          </View>
+        </View>
+      ))}
+      <View style={{ flexDirection: 'row', gap: SPACE.m, flexWrap: 'wrap', paddingTop: 4 }}>
+        <Small>● right</Small>
+        <Small>▂ below the line: too little</Small>
+        <Small>▀ above: too much</Small>
+        <Small>tall: at risk</Small>
+      </View>
+    </View>
+  );
+}
+
+function FactorRow({ factor, months }: { readonly factor: Factor; readonly months: readonly MonthFit[] }) {
+  const ink = useInk();
+  const colour = ink.factor[factor];
+  const middle = ROW / 2;
+  return (
+    <Svg width={WIDTH} height={ROW} viewBox={`0 0 ${WIDTH} ${ROW}`} aria-hidden>
+      <Line x1={0} x2={WIDTH} y1={middle} y2={middle} stroke={ink.line} strokeWidth={1} />
+      {months.map((fit, i) => {
+        const reading = fit.factors.find((candidate) => candidate.factor === factor)!;
+        const x = i * CELL + CELL / 2;
+        if (reading.direction === 'right') return <Circle key={fit.month} cx={x} cy={middle} r={2.6} fill={colour} />;
+        const reach = reading.severity === 'danger' ? 12 : 6;
+        return <Rect key={fit.month} x={x - 6} y={reading.direction === 'too-much' ? middle - reach : middle} width={12} height={reach} fill={colour} />;
+      })}
+    </Svg>
+  );
+}
+
+/** The row as a screen reader says it. */
+function spoken(factor: Factor, months: readonly MonthFit[]): string {
+  const wrong = months.flatMap((fit) => {
+    const reading = fit.factors.find((candidate) => candidate.factor === factor)!;
+    return reading.direction === 'right' ? [] : [{ month: fit.month, word: troubleName(reading) }];
+  });
+  if (wrong.length === 0) return 'Right all year';
+  return wrong.map(({ month, word }) => `${monthsInWords([month])}: ${word}`).join(', ');
+}

@@ -1,0 +1,106 @@
+/** Twelve months of DLI, stacked by where the light comes from; the table behind it holds the figures. */
+import type { Condition } from '@dulvan/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { BarChart } from 'react-native-gifted-charts';
+import { Button } from '../../ui/button';
+import { FONT, SPACE } from '../../ui/theme';
+import { Figure, Small } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { MONTH_NAMES, mol } from '../../ui/words';
+
+const SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected', 'lamps'] as const;
+type Source = (typeof SOURCES)[number];
+const SOURCE_WORD: Record<Source, string> = { sun: 'Sun', sky: 'Sky', ground: 'Ground', obstruction: 'Houses', reflected: 'Off the walls', lamps: 'Lamps' };
+
+function sharesOf({ shares }: Condition): Record<Source, number> {
+  return { ...shares, lamps: Object.values(shares.lamps).reduce((sum, dli) => sum + dli, 0) };
+}
+
+export default function LightYearChart({ conditions }: { readonly conditions: readonly Condition[] }) {
+  const ink = useInk();
+  const [width, setWidth] = useState(0);
+  const [table, setTable] = useState<'hidden' | 'shown'>('hidden');
+  const shares = conditions.map(sharesOf);
+  const most = Math.max(1, ...conditions.map((condition) => condition.dli));
+  const used = SOURCES.filter((source) => shares.some((month) => month[source] > 0.005));
+  const pitch = (width - 40) / 12;
+  return (
+    <View style={{ gap: SPACE.xs }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+      <Small>Light by month, mol a day</Small>
+      {width > 0 ? (
+        <View aria-hidden style={{ pointerEvents: 'none' }}>
+          <BarChart
+            stackData={shares.map((month, i) => ({
+              label: MONTH_NAMES[i]!.charAt(0),
+              stacks: used.map((source) => ({ value: Number(month[source].toFixed(3)), color: ink.source[source] })),
+            }))}
+            width={width - 36}
+            height={150}
+            barWidth={pitch * 0.66}
+            spacing={pitch * 0.34}
+            initialSpacing={4}
+            endSpacing={0}
+            maxValue={ceiling(most)}
+            noOfSections={4}
+            yAxisLabelWidth={34}
+            formatYLabel={(label: string) => String(Number(Number(label).toFixed(2)))}
+            yAxisThickness={0}
+            xAxisColor={ink.strongLine}
+            rulesColor={ink.line}
+            yAxisTextStyle={{ fontFamily: FONT.lettering, fontSize: 13, color: ink.soft }}
+            xAxisLabelTextStyle={{ fontFamily: FONT.lettering, fontSize: 14, color: ink.soft, textAlign: 'center' }}
+            disableScroll
+            disablePress
+          />
+        </View>
+      ) : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        {used.map((source) => (
+          <View key={source} style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+            <View style={{ width: 12, height: 12, backgroundColor: ink.source[source] }} />
+            <Small>{SOURCE_WORD[source]}</Small>
+          </View>
+        ))}
+      </View>
+      <Button onPress={() => setTable(table === 'shown' ? 'hidden' : 'shown')} style={{ alignSelf: 'flex-start' }}>
+        {table === 'shown' ? 'Hide the table' : 'Show as a table'}
+      </Button>
+      {table === 'shown' ? (
+        <View role="table" aria-label="Light by month and source, mol a day">
+          <View role="row" style={{ flexDirection: 'row' }}>
+            <Cell head>Month</Cell>
+            {used.map((source) => (
+              <Cell head key={source}>
+                {SOURCE_WORD[source]}
+              </Cell>
+            ))}
+            <Cell head>All</Cell>
+          </View>
+          {conditions.map((condition, i) => (
+            <View role="row" key={condition.month} style={{ flexDirection: 'row' }}>
+              <Cell>{MONTH_NAMES[i]!.slice(0, 3)}</Cell>
+              {used.map((source) => (
+                <Cell key={source}>{mol(shares[i]![source])}</Cell>
+              ))}
+              <Cell>{mol(condition.dli)}</Cell>
+            </View>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function Cell({ children, head = false }: { readonly children: string; readonly head?: boolean }) {
+  return (
+    <View role={head ? 'columnheader' : 'cell'} style={{ flex: 1 }}>
+      {head ? <Small>{children}</Small> : <Figure>{children}</Figure>}
+    </View>
+  );
+}
+
+/** The next round figure of which a quarter is round too. */
+function ceiling(value: number): number {
+  return [1, 2, 4, 8, 12, 16, 20, 32, 40, 60, 80].find((round) => round >= value) ?? 100;
+}

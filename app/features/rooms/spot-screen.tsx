@@ -1,0 +1,129 @@
+/** A spot's year: light by source, sun, day length, who stands here and what would do well here. */
+import { knowledge, taxa } from '@dulvan/catalogue';
+import { fitOfSpot, yearTargets, type Condition, type HomeFacts, type Spot } from '@dulvan/core';
+import { Suspense, lazy, useMemo } from 'react';
+import { View } from 'react-native';
+import { useSpotAnswer } from '../../state/answers';
+import { useFacts } from '../../state/home';
+import { useUnits } from '../../state/settings';
+import { RowLink, TextLink } from '../../ui/button';
+import { FitMark } from '../../ui/fit-mark';
+import { MonthSlider } from '../../ui/month-slider';
+import { TwoPanes } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Title } from '../../ui/type';
+import { brightness, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
+import { NotHere } from '../shell/not-here';
+import { useMonth } from './use-month';
+
+const LightYearChart = lazy(() => import('./light-year-chart'));
+
+export function SpotScreen({ spotId }: { readonly spotId: string }) {
+  const facts = useFacts();
+  const spot = facts?.spots.find((candidate) => candidate.id === spotId);
+  if (!facts || !spot) return <NotHere what="spot" back="/rooms" />;
+  return <SpotView facts={facts} spot={spot} />;
+}
+
+function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
+  const [month, setMonth] = useMonth();
+  const answer = useSpotAnswer(spot.id);
+  const tier = facts.tiers.find((candidate) => candidate.id === spot.tierId)!;
+  const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
+  const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
+  const plants = facts.plants.filter((plant) => plant.spotId === spot.id);
+  const first = (
+    <>
+      <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{`${room.name}, ${stand.name}`}</TextLink>
+      <Title>{spot.name}</Title>
+      {answer ? (
+        <>
+          <Suspense fallback={<Small>Drawing …</Small>}>
+            <LightYearChart conditions={answer.conditions} />
+          </Suspense>
+          <MonthSlider month={month} onMonth={setMonth} />
+          <MonthFigures condition={answer.conditions[month - 1]!} spotId={spot.id} />
+        </>
+      ) : (
+        <Small>Working …</Small>
+      )}
+    </>
+  );
+  const second = (
+    <>
+      <Heading>{plants.length > 0 ? 'Stands here' : 'Nobody stands here'}</Heading>
+      {plants.map((plant) => (
+        <RowLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={plantName(plant)}>
+          <Body>{plantName(plant)}</Body>
+          <Small>{latinName(plant.taxonId)}</Small>
+        </RowLink>
+      ))}
+      {answer ? <WouldDoWell conditions={answer.conditions} latitude={facts.home.latitude} month={month} /> : null}
+    </>
+  );
+  return <TwoPanes first={first} second={second} />;
+}
+
+function MonthFigures({ condition, spotId }: { readonly condition: Condition; readonly spotId: string }) {
+  const units = useUnits();
+  const { month } = condition;
+  const why = (figure: string) => ({ pathname: '/why' as const, params: { figure, spot: spotId, month: String(month) } });
+  const rows: readonly (readonly [name: string, value: string, note: string, figure: string])[] = [
+    ['Light', `${mol(condition.dli)} mol a day`, `dull day ${mol(condition.dliDullDay)}, bright day ${mol(condition.dliBrightDay)}`, 'dli'],
+    ['Brightest moment', brightness(condition.peakPpfd, units), 'on a clear day', 'peak'],
+    ['Direct sun', hours(condition.sunHoursLikely), `${hours(condition.sunHoursPossible)} if every day were clear`, 'sun'],
+    ['Day length', hours(condition.dayH), `longest night ${hours(condition.longestNightH)}`, 'day'],
+    ['Warmth', `${degrees(condition.air.dayC, units)} by day`, `${degrees(condition.air.nightC, units)} by night`, 'air'],
+    ['Moisture', `${Math.round(condition.air.dayRh)} % by day`, `VPD ${condition.vpdDay.toFixed(2)} kPa`, 'vpd'],
+  ];
+  return (
+    <View role="table" aria-label={`Figures for ${monthName(month)}`}>
+      {rows.map(([name, value, note, figure]) => (
+        <View role="row" key={name} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 48 }}>
+          <View role="rowheader" style={{ width: 92 }}>
+            <Body>{name}</Body>
+          </View>
+          <View role="cell" style={{ flex: 1 }}>
+            <Body testID={`figure-${figure}`}>{value}</Body>
+            <Small>{note}</Small>
+          </View>
+          <View role="cell">
+            <TextLink href={why(figure)} label={`Why this number: ${name}`}>
+              Why
+            </TextLink>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const SHOWN = 6;
+
+/** The taxa that a spot's whole year suits best. */
+function WouldDoWell({ conditions, latitude, month }: { readonly conditions: readonly Condition[]; readonly latitude: number; readonly month: number }) {
+  const best = useMemo(
+    () =>
+      taxa
+        .map((taxon) => ({ taxon, fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, latitude), conditions) }))
+        .sort((p, q) => q.fit.whole - p.fit.whole)
+        .slice(0, SHOWN),
+    [conditions, latitude],
+  );
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>Would do best here</Heading>
+      <Small>From the catalogue, grown plants, over the whole year.</Small>
+      {best.map(({ taxon, fit }) => (
+        <View key={taxon.id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 44 }}>
+          <FitMark fit={fit.months[month - 1] ?? null} />
+          <View style={{ flex: 1 }}>
+            <Body>{taxon.common[0]}</Body>
+            <Small>{knowledge.taxon(taxon.id)?.name}</Small>
+          </View>
+          <Body>{fitShare(fit.whole)}</Body>
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,153 @@
+/** The frame round every screen: where one is, what is being tried out, what just happened. */
+import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
+import { Link, Slot, usePathname } from 'expo-router';
+import { useEffect } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import { useAnswers, useKeepAnswers } from '../../state/answers';
+import { useHome } from '../../state/home';
+import { Button } from '../../ui/button';
+import { FONT, SPACE, TOUCH } from '../../ui/theme';
+import { Body, Small } from '../../ui/type';
+import { useInk, useIsWide } from '../../ui/use-ink';
+import { FoundHome } from './found-home';
+
+const PLACES = [
+  { href: '/', word: 'Today', icon: 'weather-sunset-up' },
+  { href: '/rooms', word: 'Rooms', icon: 'floor-plan' },
+  { href: '/plants', word: 'Plants', icon: 'sprout-outline' },
+  { href: '/place', word: 'Place', icon: 'ruler-square' },
+  { href: '/settings', word: 'Settings', icon: 'tune-variant' },
+] as const;
+
+export function Shell() {
+  const wide = useIsWide();
+  const { paper } = useInk();
+  const load = useHome((state) => state.load);
+  const status = useHome((state) => state.status);
+  const path = usePathname();
+  useEffect(() => void load(), [load]);
+  useKeepAnswers();
+  const opensWithoutHome = path === '/settings';
+  return (
+    <View style={{ flex: 1, backgroundColor: paper, flexDirection: wide ? 'row' : 'column' }}>
+      {wide ? <Places path={path} /> : null}
+      <View role="main" style={{ flex: 1 }}>
+        {status === 'ready' || (status === 'none' && opensWithoutHome) ? <Slot /> : <Waiting />}
+        <View>
+          <TrialBar />
+          <NoticeBar />
+        </View>
+      </View>
+      {wide ? null : <Places path={path} />}
+    </View>
+  );
+}
+
+function Places({ path }: { readonly path: string }) {
+  const ink = useInk();
+  const wide = useIsWide();
+  const working = useAnswers((state) => state.working);
+  return (
+    <View
+      role="navigation"
+      aria-label="Main"
+      style={{
+        flexDirection: wide ? 'column' : 'row', backgroundColor: ink.sheet, borderColor: ink.line,
+        borderTopWidth: wide ? 0 : 1, borderRightWidth: wide ? 1 : 0, width: wide ? 112 : 'auto', paddingTop: wide ? SPACE.m : 0,
+      }}
+    >
+      {wide ? <Text style={{ fontFamily: FONT.heading, fontSize: 24, color: ink.ink, paddingHorizontal: SPACE.m, paddingBottom: SPACE.m }}>Dulvan</Text> : null}
+      {PLACES.map(({ href, word, icon }) => {
+        const here = href === '/' ? path === '/' : path.startsWith(href);
+        return (
+          <Link key={href} href={href} asChild>
+            <Pressable
+              role="link"
+              aria-label={word}
+              {...(here ? { 'aria-current': 'page' as const } : {})}
+              style={{
+                flex: wide ? undefined : 1, minHeight: 56, alignItems: 'center', justifyContent: 'center', gap: 2,
+                borderTopWidth: wide ? 0 : 3, borderLeftWidth: wide ? 3 : 0, borderColor: here ? ink.accent : 'transparent',
+              }}
+            >
+              <MaterialCommunityIcons name={icon} size={22} color={here ? ink.accent : ink.soft} aria-hidden />
+              <Text style={{ fontFamily: FONT.lettering, fontSize: 14, color: here ? ink.accent : ink.soft }}>{word}</Text>
+            </Pressable>
+          </Link>
+        );
+      })}
+      <View role="status" aria-live="polite" style={{ position: 'absolute', left: wide ? SPACE.m : undefined, right: wide ? undefined : SPACE.s, top: wide ? undefined : -26, bottom: wide ? SPACE.m : undefined }}>
+        {working === 'yes' ? <Small>Working …</Small> : null}
+      </View>
+    </View>
+  );
+}
+
+function Waiting() {
+  const status = useHome((state) => state.status);
+  const failure = useHome((state) => state.failure);
+  const load = useHome((state) => state.load);
+  if (status === 'none') return <FoundHome />;
+  return (
+    <View style={{ flex: 1, padding: SPACE.l, gap: SPACE.m }}>
+      {status === 'failed' ? (
+        <>
+          <Body>{failure}</Body>
+          <Button onPress={() => void load()}>Try again</Button>
+        </>
+      ) : (
+        <Small>Opening …</Small>
+      )}
+    </View>
+  );
+}
+
+/** What is tried out is on every screen until it is kept or put back. */
+function TrialBar() {
+  const ink = useInk();
+  const trial = useHome((state) => state.trial);
+  const keep = useHome((state) => state.keep);
+  const putBack = useHome((state) => state.putBack);
+  if (!trial) return null;
+  return (
+    <View role="region" aria-label="Not kept yet" style={{ backgroundColor: ink.sheet, borderTopWidth: 2, borderColor: ink.accent, padding: SPACE.s, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, flexWrap: 'wrap' }}>
+      <View style={{ flex: 1, minWidth: 160 }}>
+        <Small>Trying, not kept yet</Small>
+        <Body>{trial.summary}</Body>
+      </View>
+      <Button onPress={putBack}>Put back</Button>
+      <Button kind="main" onPress={() => void keep()}>
+        Keep
+      </Button>
+    </View>
+  );
+}
+
+const NOTICE_MS = 12_000;
+
+function NoticeBar() {
+  const ink = useInk();
+  const notice = useHome((state) => state.notice);
+  const tell = useHome((state) => state.tell);
+  const undo = useHome((state) => state.undo);
+  useEffect(() => {
+    if (!notice) return undefined;
+    const timer = setTimeout(() => tell(null), NOTICE_MS);
+    return () => clearTimeout(timer);
+  }, [notice, tell]);
+  if (!notice) return null;
+  const { undoEntryId } = notice;
+  return (
+    <View role="status" aria-live="polite" style={{ backgroundColor: ink.ink, paddingHorizontal: SPACE.m, minHeight: TOUCH, flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
+      <Text style={{ flex: 1, fontFamily: FONT.text, fontSize: 15, color: ink.sheet, paddingVertical: SPACE.s }}>{notice.text}</Text>
+      {undoEntryId ? (
+        <Pressable role="button" aria-label="Undo" onPress={() => void undo(undoEntryId)} style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}>
+          <Text style={{ fontFamily: FONT.strong, fontSize: 15, color: ink.sheet, textDecorationLine: 'underline' }}>Undo</Text>
+        </Pressable>
+      ) : null}
+      <Pressable role="button" aria-label="Close this message" onPress={() => tell(null)} style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}>
+        <Text style={{ fontFamily: FONT.strong, fontSize: 18, color: ink.sheet }}>×</Text>
+      </Pressable>
+    </View>
+  );
+}

@@ -1,0 +1,147 @@
+/** What needs the grower today: the sun's day, and what is wrong where, worst first, each with what mends it. */
+import { CIVIL_ELEVATION_DEG, RISE_ELEVATION_DEG, civilDateOf, sunDay, type HomeFacts, type Plant, type PlantAnswer, type Trouble } from '@dulvan/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useAnswers } from '../../state/answers';
+import { useFacts } from '../../state/home';
+import { useUnits } from '../../state/settings';
+import { Button, TextLink } from '../../ui/button';
+import { FactorSign } from '../../ui/factor-sign';
+import { FitMark } from '../../ui/fit-mark';
+import { Page, Rule } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { SEVERITY_WORD, hours, latinName, monthName, plantName, spotPlace, troubleName, troubleSentence } from '../../ui/words';
+import { MendAction } from './mend-action';
+import { SunDayDrawing } from './sun-day-drawing';
+
+interface Case {
+  readonly plant: Plant;
+  readonly answer: PlantAnswer;
+  /** Troubles of this month, worst first. */
+  readonly now: readonly Trouble[];
+}
+
+/** Plants in trouble this month, worst first. */
+function casesOf(facts: HomeFacts, answers: readonly PlantAnswer[], month: number): Case[] {
+  const byId = new Map(facts.plants.map((plant) => [plant.id, plant]));
+  return answers
+    .flatMap((answer): Case[] => {
+      const plant = byId.get(answer.plantId);
+      const now = answer.fit?.troubles.filter((trouble) => trouble.months.includes(month)) ?? [];
+      return plant && now.length > 0 ? [{ plant, answer, now }] : [];
+    })
+    .sort((p, q) => p.answer.fit!.months[month - 1]!.whole - q.answer.fit!.months[month - 1]!.whole);
+}
+
+const SHOWN_AT_FIRST = 6;
+
+export function TodayScreen() {
+  const facts = useFacts();
+  const answers = useAnswers((state) => state.answers);
+  const failure = useAnswers((state) => state.failure);
+  const [all, setAll] = useState<'some' | 'all'>('some');
+  if (!facts) return null;
+  const { home } = facts;
+  const today = civilDateOf(Date.now(), home.timeZone);
+  const cases = answers ? casesOf(facts, answers.plants, today.month) : [];
+  const nowhere = facts.plants.filter((plant) => plant.spotId === null);
+  const shown = all === 'all' ? cases : cases.slice(0, SHOWN_AT_FIRST);
+  const well = facts.plants.length - cases.length - nowhere.length;
+  return (
+    <Page>
+      <View>
+        <Small>{home.name}</Small>
+        <Title>
+          {today.day} {monthName(today.month)}
+        </Title>
+      </View>
+      <SunOfToday facts={facts} />
+      <Rule />
+      {failure ? <Body>Something failed while computing: {failure}</Body> : null}
+      {answers === null ? <Small>Working out the light of every spot …</Small> : null}
+      {facts.plants.length === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
+      {answers && facts.plants.length > 0 ? (
+        <Strong testID="today-summary">
+          {cases.length === 0 ? 'Nothing is wrong anywhere this month.' : `${cases.length} of ${facts.plants.length} plants lack something this month; ${well} have all they want.`}
+        </Strong>
+      ) : null}
+      {shown.map((item) => (
+        <TroubleCase key={item.plant.id} facts={facts} item={item} month={today.month} />
+      ))}
+      {cases.length > SHOWN_AT_FIRST && all === 'some' ? <Button onPress={() => setAll('all')}>{`Show the other ${cases.length - SHOWN_AT_FIRST}`}</Button> : null}
+      {nowhere.length > 0 && answers ? (
+        <View style={{ gap: SPACE.xs }}>
+          <Heading>Stand nowhere yet</Heading>
+          {nowhere.map((plant) => (
+            <TextLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
+              {`Find a spot for ${plantName(plant)}`}
+            </TextLink>
+          ))}
+        </View>
+      ) : null}
+    </Page>
+  );
+}
+
+function NoPlants({ rooms }: { readonly rooms: number }) {
+  return rooms === 0 ? (
+    <View>
+      <Body>Your home has no room yet. Draw the one your plants stand in: walls, windows, and a stand.</Body>
+      <TextLink href="/place/rooms/new">Add a room</TextLink>
+    </View>
+  ) : (
+    <View>
+      <Body>No plant is kept here yet. Add one: the spots are ranked for it at once.</Body>
+      <TextLink href="/plants/add">Add a plant</TextLink>
+    </View>
+  );
+}
+
+function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
+  const date = civilDateOf(Date.now(), home.timeZone);
+  const sun = sunDay(date, home.timeZone, home, RISE_ELEVATION_DEG);
+  const civil = sunDay(date, home.timeZone, home, CIVIL_ELEVATION_DEG);
+  const time = (at: number) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: home.timeZone });
+  const words =
+    sun.kind === 'always-above'
+      ? 'The sun does not set today'
+      : sun.kind === 'always-below'
+        ? 'The sun does not rise today'
+        : [sun.riseMs === null ? null : `Sun up ${time(sun.riseMs)}`, sun.setMs === null ? null : `down ${time(sun.setMs)}`].filter(Boolean).join(', ');
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Body testID="sun-today">{`${words} · ${hours(sun.hoursAbove)} of sun, ${hours(civil.hoursAbove)} with twilight`}</Body>
+      <SunDayDrawing home={home} date={date} />
+    </View>
+  );
+}
+
+function TroubleCase({ facts, item, month }: { readonly facts: HomeFacts; readonly item: Case; readonly month: number }) {
+  const { plant, answer, now } = item;
+  const units = useUnits();
+  const here = useAnswers((state) => state.answers?.spots.find((spot) => spot.spotId === plant.spotId) ?? null);
+  const [worst, ...others] = now;
+  const name = plantName(plant);
+  return (
+    <View role="group" aria-label={name} style={{ gap: SPACE.xs, paddingBottom: SPACE.s }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
+        <FitMark fit={answer.fit?.months[month - 1] ?? null} size={32} />
+        <View style={{ flex: 1 }}>
+          <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>{name}</TextLink>
+          <Small>{`${latinName(plant.taxonId)} · ${spotPlace(facts, plant.spotId)}`}</Small>
+        </View>
+        <Small>{SEVERITY_WORD[worst!.severity]}</Small>
+      </View>
+      <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}>
+        <View style={{ paddingTop: 2 }}>
+          <FactorSign factor={worst!.factor} />
+        </View>
+        <Body style={{ flex: 1 }}>{troubleSentence(worst!, units)}</Body>
+      </View>
+      {others.length > 0 ? <Small>{`Also: ${others.map((trouble) => troubleName(trouble.worst).toLowerCase()).join(', ')}`}</Small> : null}
+      <MendAction facts={facts} plant={plant} answer={answer} here={here} trouble={worst!} />
+      <Rule />
+    </View>
+  );
+}

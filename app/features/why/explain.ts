@@ -1,0 +1,190 @@
+/** What each figure of a spot was made from, put in words. */
+import {
+  DAY_THRESHOLD_PPFD,
+  LEAF_HEIGHT_M,
+  PAR_SHARE_OF_BROADBAND,
+  UMOL_PER_JOULE_PAR,
+  compassWord,
+  seasonalMonth,
+  sideBearing,
+  type ClimateFamily,
+  type Condition,
+  type HomeFacts,
+  type SpotAnswer,
+} from '@dulvan/core';
+import { knowledge } from '@dulvan/catalogue';
+import type { Units } from '../../state/settings';
+import { brightness, clock, degrees, hours, length, mol, monthName } from '../../ui/words';
+
+export type Figure = 'dli' | 'peak' | 'sun' | 'day' | 'air' | 'vpd';
+
+type Pair = readonly [name: string, value: string];
+
+export interface Explanation {
+  readonly title: string;
+  readonly value: string;
+  readonly parts: readonly Pair[];
+  readonly inputs: readonly Pair[];
+  readonly method: readonly string[];
+  readonly assumptions: readonly string[];
+  readonly doubt: string;
+}
+
+export interface Asked {
+  readonly facts: HomeFacts;
+  readonly spotId: string;
+  readonly answer: SpotAnswer;
+  readonly month: number;
+  readonly units: Units;
+  readonly climate: ClimateFamily | null;
+}
+
+/** Explains one figure of a spot in a month. */
+export function explain(asked: Asked, figure: Figure): Explanation {
+  const condition = asked.answer.conditions[asked.month - 1]!;
+  switch (figure) {
+    case 'dli':
+      return explainDli(asked, condition);
+    case 'peak':
+      return {
+        title: 'Brightest moment',
+        value: brightness(condition.peakPpfd, asked.units),
+        parts: [],
+        inputs: placeFacts(asked),
+        method: [
+          'The strongest direct sun of the month on a clear day, with that hour’s sky, ground and reflected light on top, and every lamp that burns in the month.',
+          'The sun is traced to the leaf through pane, frame and curtain at the middle of every quarter hour.',
+        ],
+        assumptions: ['The five day types of the month; the brightest one counts here.', LEVEL_LEAF(asked.units)],
+        doubt: 'A fifth either way in clear air; a leaf turned to the sun gets more than a level one.',
+      };
+    case 'sun':
+      return {
+        title: 'Direct sun',
+        value: `${hours(condition.sunHoursLikely)} a day`,
+        parts: [
+          ['If every day were clear', hours(condition.sunHoursPossible)],
+          ['With the month’s cloud', hours(condition.sunHoursLikely)],
+        ],
+        inputs: placeFacts(asked),
+        method: ['Hours in which the line from leaf to sun passes a window, no board in between, counted every quarter hour. Likely hours weigh each by how often the sun shines then (beam above 120 W/m²).'],
+        assumptions: ['A curtain that scatters most of its light takes the direct sun away while it is shut.', 'Nothing outside but what is stated for each window.'],
+        doubt: 'A quarter of an hour at the edges; half a metre of a tree not stated can take it all.',
+      };
+    case 'day':
+      return {
+        title: 'Day length at the leaf',
+        value: hours(condition.dayH),
+        parts: [
+          ['Light above the threshold', hours(condition.dayH)],
+          ['Longest unbroken night', hours(condition.longestNightH)],
+        ],
+        inputs: [...circuitFacts(asked), ...placeFacts(asked)],
+        method: [
+          `A leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s, far below what it grows by. Daylight counts from the height of the sun, twilight included, at which this spot’s share of it passes that; lamps count while they burn.`,
+          'Taken on the fifteenth of the month.',
+        ],
+        assumptions: ['Lamps of the room itself (ceiling light in the evening) are not stated and so not counted.', 'A clear sky’s twilight.'],
+        doubt: 'Species differ between 0.1 and 2 µmol/m²s: a quarter of an hour at either end.',
+      };
+    case 'air':
+    case 'vpd':
+      return explainAir(asked, condition, figure);
+  }
+}
+
+const LEVEL_LEAF = (units: Units) => `The leaf lies level, ${length(LEAF_HEIGHT_M, units)} above the board.`;
+
+function explainDli({ facts, spotId, answer, month, climate, units }: Asked, condition: Condition): Explanation {
+  const { shares } = condition;
+  const lampParts = Object.entries(shares.lamps)
+    .filter(([, dli]) => dli > 0)
+    .map(([id, dli]): Pair => [facts.lamps.find((lamp) => lamp.id === id)?.name ?? 'Lamp', `${mol(dli)} mol`]);
+  const parts: Pair[] = (
+    [
+      ['Sun, straight', shares.sun],
+      ['Sky', shares.sky],
+      ['Ground outside', shares.ground],
+      ['What stands outside', shares.obstruction],
+      ['Off walls, floor and ceiling', shares.reflected],
+    ] as const
+  )
+    .filter(([, dli]) => dli > 0.0005)
+    .map(([name, dli]): Pair => [name, `${mol(dli)} mol`]);
+  const clearness = climate?.clearness[seasonalMonth(month, facts.home.latitude) - 1];
+  return {
+    title: 'Light',
+    value: `${mol(condition.dli)} mol a day`,
+    parts: [...parts, ...lampParts],
+    inputs: [
+      ['Share of open ground’s light, overcast', `${(answer.daylightFactor * 100).toFixed(2)} %`],
+      ['Weather', climate ? `${climate.name}` : 'none chosen'],
+      [`Clearness in ${monthName(month)}`, clearness === undefined ? 'assumed 0.45' : clearness.toFixed(2)],
+      ...circuitFacts({ facts, spotId }),
+      ...placeFacts({ facts, spotId, units }),
+    ],
+    method: [
+      'For each window, how much of every part of the sky, of the ground and of what stands outside reaches the leaf is traced from the geometry, straight and after any number of reflections between the room’s surfaces.',
+      'The sun’s own beam is traced at the middle of every quarter hour of the year.',
+      `Both are multiplied with the month’s weather: five day types from dull to bright, whose mean is the month. Energy is turned to photons with ${PAR_SHARE_OF_BROADBAND} as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule.`,
+      'A lamp gives its PPFD at the leaf, from its photons, beam, size and height, times its hours.',
+    ],
+    assumptions: [
+      LEVEL_LEAF(units),
+      'Neighbouring plants do not shade it; boards above it do.',
+      'A lamp’s light thrown back by walls and shelves is not counted; it can add a tenth to a fifth in a white cabinet.',
+      'An enclosure’s shell takes the same share of light from every side.',
+    ],
+    doubt: `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)}; the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight years of ten. The model itself is good for about a tenth near a window and a quarter deep in a room; one reading of a meter beats it.`,
+  };
+}
+
+function explainAir({ facts, spotId, units }: Asked, condition: Condition, figure: 'air' | 'vpd'): Explanation {
+  const { air } = condition;
+  const room = roomOf(facts, spotId);
+  const basis = { stated: 'Stated by you for this month.', between: 'Read along a straight line between the months you stated.', assumed: 'Nothing was stated for this room: a plain heated room is assumed.' }[air.basis];
+  return {
+    title: figure === 'air' ? 'Warmth' : 'Moisture',
+    value: figure === 'air' ? `${degrees(air.dayC, units)} by day, ${degrees(air.nightC, units)} by night` : `${Math.round(air.dayRh)} %, VPD ${condition.vpdDay.toFixed(2)} kPa`,
+    parts: [
+      ['Day', `${degrees(air.dayC, units)}, ${Math.round(air.dayRh)} %`],
+      ['Night', `${degrees(air.nightC, units)}, ${Math.round(air.nightRh)} %`],
+    ],
+    inputs: [['Room', room?.name ?? ''], ['Where it comes from', air.basis], ['Air movement', room?.airMovement ?? '']],
+    method: [basis, 'VPD is the saturation pressure at the leaf, taken as warm as the air, less the vapour in the air (Hyland and Wexler).'],
+    assumptions: ['All spots of a room share its air: cold glass, radiators and height are not told apart yet.'],
+    doubt: 'As good as the thermometer and hygrometer you read: cheap ones are off by 1 K and 5 points.',
+  };
+}
+
+function roomOf(facts: HomeFacts, spotId: string) {
+  const tierId = facts.spots.find((spot) => spot.id === spotId)?.tierId;
+  const standId = facts.tiers.find((tier) => tier.id === tierId)?.standId;
+  const roomId = facts.stands.find((stand) => stand.id === standId)?.roomId;
+  return facts.rooms.find((room) => room.id === roomId);
+}
+
+/** The windows that light a spot, with what hangs in them. */
+function placeFacts({ facts, spotId, units }: Pick<Asked, 'facts' | 'spotId' | 'units'>): Pair[] {
+  const own = roomOf(facts, spotId);
+  const room = own?.insideRoomId ? facts.rooms.find((outer) => outer.id === own.insideRoomId) : own;
+  if (!room) return [];
+  return facts.windows
+    .filter((window) => window.roomId === room.id)
+    .map((window): Pair => {
+      const bearing = compassWord(sideBearing(room, window.side));
+      const curtain = window.curtainId === 'none' ? 'no curtain' : `a curtain from ${clock(window.curtainFromMinute)} to ${clock(window.curtainToMinute)}`;
+      const through = knowledge.glazing(window.glazingId)?.normalTransmittance;
+      return [window.name, `${bearing}, ${length(window.widthM, units)} by ${length(window.heightM, units)}, glass ${through === undefined ? 'unknown' : `${Math.round(through * 100)} %`}, ${curtain}`];
+    });
+}
+
+function circuitFacts({ facts, spotId }: Pick<Asked, 'facts' | 'spotId'>): Pair[] {
+  const room = roomOf(facts, spotId);
+  const standIds = new Set(facts.stands.filter((stand) => stand.roomId === room?.id).map((stand) => stand.id));
+  const tierIds = new Set(facts.tiers.filter((tier) => standIds.has(tier.standId)).map((tier) => tier.id));
+  const circuitIds = new Set(facts.lamps.filter((lamp) => tierIds.has(lamp.tierId)).map((lamp) => lamp.circuitId));
+  return facts.circuits
+    .filter((circuit) => circuitIds.has(circuit.id))
+    .map((circuit): Pair => [circuit.name, `${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}`]);
+}

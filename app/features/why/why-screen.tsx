@@ -1,0 +1,135 @@
+/** From a figure to what it was made from: inputs, method in words, assumptions, how far it may be off. */
+import { knowledge } from '@dulvan/catalogue';
+import { DAY_THRESHOLD_PPFD, PAR_SHARE_OF_BROADBAND, UMOL_PER_JOULE_PAR, type HomeFacts } from '@dulvan/core';
+import { View } from 'react-native';
+import { usePlantAnswer, useSpotAnswer } from '../../state/answers';
+import { useFacts } from '../../state/home';
+import { useUnits, type Units } from '../../state/settings';
+import { TextLink } from '../../ui/button';
+import { Page } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Figure, Heading, Small, Title } from '../../ui/type';
+import { FACTOR_WORD, bandOf, fitShare, monthName, plantName, spotPlace, valueOf } from '../../ui/words';
+import { NotHere } from '../shell/not-here';
+import { explain, type Explanation, type Figure as FigureKey } from './explain';
+
+interface Given {
+  readonly figure: string;
+  readonly spot: string | null;
+  readonly plant: string | null;
+  readonly month: number;
+}
+
+export function WhyScreen({ figure, spot, plant, month }: Given) {
+  const facts = useFacts();
+  const units = useUnits();
+  if (!facts || !(month >= 1 && month <= 12)) return <NotHere what="number" back="/" />;
+  if (figure === 'fit' && plant) return <WhyFit facts={facts} plantId={plant} month={month} units={units} />;
+  if (spot && FIGURES.has(figure)) return <WhyFigure facts={facts} figure={figure as FigureKey} spotId={spot} month={month} units={units} />;
+  return <NotHere what="number" back="/" />;
+}
+
+const FIGURES: ReadonlySet<string> = new Set(['dli', 'peak', 'sun', 'day', 'air', 'vpd']);
+
+function WhyFigure({ facts, figure, spotId, month, units }: { readonly facts: HomeFacts; readonly figure: FigureKey; readonly spotId: string; readonly month: number; readonly units: Units }) {
+  const answer = useSpotAnswer(spotId);
+  if (!facts.spots.some((candidate) => candidate.id === spotId)) return <NotHere what="spot" back="/rooms" />;
+  if (!answer) return <Page><Small>Working …</Small></Page>;
+  const explanation = explain({ facts, spotId, answer, month, units, climate: knowledge.climate(facts.home.climateId) }, figure);
+  return (
+    <Page>
+      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId } }}>{spotPlace(facts, spotId)}</TextLink>
+      <Explained explanation={explanation} month={month} />
+    </Page>
+  );
+}
+
+function Explained({ explanation, month }: { readonly explanation: Explanation; readonly month: number }) {
+  const { title, value, parts, inputs, method, assumptions, doubt } = explanation;
+  return (
+    <>
+      <View>
+        <Small>{monthName(month)}</Small>
+        <Title>{`${title}: ${value}`}</Title>
+      </View>
+      {parts.length > 0 ? <Pairs heading="Made of" pairs={parts} /> : null}
+      <Pairs heading="From these facts" pairs={inputs} />
+      <Lines heading="How" lines={method} />
+      <Lines heading="Assumed" lines={assumptions} />
+      <Lines heading="How far it may be off" lines={[doubt]} />
+    </>
+  );
+}
+
+function Pairs({ heading, pairs }: { readonly heading: string; readonly pairs: readonly (readonly [string, string])[] }) {
+  return (
+    <View role="table" aria-label={heading} style={{ gap: 2 }}>
+      <Heading>{heading}</Heading>
+      {pairs.map(([name, value]) => (
+        <View role="row" key={name} style={{ flexDirection: 'row', gap: SPACE.s }}>
+          <View role="rowheader" style={{ flex: 1 }}>
+            <Body>{name}</Body>
+          </View>
+          <View role="cell">
+            <Figure style={{ textAlign: 'right' }}>{value}</Figure>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Lines({ heading, lines }: { readonly heading: string; readonly lines: readonly string[] }) {
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>{heading}</Heading>
+      {lines.map((line) => (
+        <Body key={line}>{line}</Body>
+      ))}
+    </View>
+  );
+}
+
+function WhyFit({ facts, plantId, month, units }: { readonly facts: HomeFacts; readonly plantId: string; readonly month: number; readonly units: Units }) {
+  const answer = usePlantAnswer(plantId);
+  const plant = facts.plants.find((candidate) => candidate.id === plantId);
+  if (!plant) return <NotHere what="plant" back="/plants" />;
+  const fit = answer?.fit;
+  if (!fit) return <Page><Small>Working …</Small></Page>;
+  const now = fit.months[month - 1]!;
+  const mean = fit.months.reduce((sum, other) => sum + other.whole, 0) / 12;
+  const least = Math.min(...fit.months.map((other) => other.whole));
+  return (
+    <Page>
+      <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId } }}>{plantName(plant)}</TextLink>
+      <Explained
+        month={month}
+        explanation={{
+          title: 'Fit over the year',
+          value: fitShare(fit.whole),
+          parts: now.factors.map((reading) => [
+            `${FACTOR_WORD[reading.factor]}: gets ${valueOf(reading.aspect, reading.gets, units)}, wants ${bandOf(reading, units)}`,
+            fitShare(reading.score),
+          ]),
+          inputs: [
+            [`This month, ${monthName(month)}`, fitShare(now.whole)],
+            ['Mean of twelve months', fitShare(mean)],
+            ['Worst month', fitShare(least)],
+            ...(answer.targets[month - 1]?.rules.map((rule) => [rule, ''] as const) ?? []),
+          ],
+          method: [
+            'Each factor is 100 % inside the band the plant wants and falls in a straight line to 0 where it is useless or deadly.',
+            'A month is four fifths its scarcest factor and one fifth the mean of all five: what is scarcest rules, the others still count.',
+            'The year is half the mean of its months and half its worst month, since a plant can die in one.',
+          ],
+          assumptions: [
+            `Stage and growth state as you gave them; seasons by the ${facts.home.latitude < 0 ? 'southern' : 'northern'} calendar where you said nothing.`,
+            'Needs come from the catalogue; each says whether it rests on trials, growers’ practice or inference.',
+          ],
+          doubt: 'The order of spots is firmer than the percentages: differences under about 5 points mean little.',
+        }}
+      />
+      <Small>{`Daylight is turned to photons with ${PAR_SHARE_OF_BROADBAND} of its energy as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule; a leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s.`}</Small>
+    </Page>
+  );
+}

@@ -1,0 +1,5 @@
+import { NotHere } from '../features/shell/not-here';
+
+export default function NotFoundRoute() {
+  return <NotHere what="page" back="/" />;
+}

@@ -1,0 +1,1 @@
+export { AddPlantScreen as default } from '../../features/plants/add-plant-screen';

@@ -1,0 +1,1 @@
+export { PlantsLayout as default } from '../../features/plants/plants-layout';

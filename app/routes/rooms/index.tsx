@@ -1,0 +1,5 @@
+import { RoomsScreen } from '../../features/rooms/rooms-screen';
+
+export default function RoomsRoute() {
+  return <RoomsScreen roomId={null} />;
+}

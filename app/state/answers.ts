@@ -1,0 +1,89 @@
+/** The answers to the facts on screen, kept in step by the worker: the newest facts win, what is shown stays until they are in. */
+import type { HomeAnswers, HomeFacts, PlantAnswer, RoomWash, RankedSpot, Plant, SpotAnswer } from '@dulvan/core';
+import { useEffect, useState } from 'react';
+import { create } from 'zustand';
+import { answerService } from '../workers/client';
+import { useFacts } from './home';
+
+interface AnswersState {
+  readonly answers: HomeAnswers | null;
+  /** The facts they answer. */
+  readonly facts: HomeFacts | null;
+  readonly working: 'no' | 'yes';
+  readonly failure: string | null;
+  /** Time the last answer took in the worker and on the way, ms. */
+  readonly tookMs: number | null;
+}
+
+export const useAnswers = create<AnswersState>(() => ({ answers: null, facts: null, working: 'no', failure: null, tookMs: null }));
+
+/** The year that is shown. */
+export const YEAR = new Date().getFullYear();
+
+let waiting: HomeFacts | null = null;
+let busy = false;
+
+async function answerNewest(): Promise<void> {
+  if (busy) return;
+  busy = true;
+  useAnswers.setState({ working: 'yes' });
+  while (waiting) {
+    const facts: HomeFacts = waiting;
+    waiting = null;
+    const startedMs = performance.now();
+    try {
+      const answers = await answerService().answer(facts, YEAR);
+      useAnswers.setState({ answers, facts, failure: null, tookMs: performance.now() - startedMs });
+    } catch (error) {
+      useAnswers.setState({ failure: error instanceof Error ? error.message : String(error) });
+    }
+  }
+  busy = false;
+  useAnswers.setState({ working: 'no' });
+}
+
+/** Keeps the answers in step with the facts; used once, by the shell. */
+export function useKeepAnswers(): void {
+  const facts = useFacts();
+  useEffect(() => {
+    if (!facts) {
+      useAnswers.setState({ answers: null, facts: null });
+      return;
+    }
+    waiting = facts;
+    void answerNewest();
+  }, [facts]);
+}
+
+export function usePlantAnswer(plantId: string): PlantAnswer | null {
+  return useAnswers((state) => state.answers?.plants.find((answer) => answer.plantId === plantId) ?? null);
+}
+
+export function useSpotAnswer(spotId: string | null): SpotAnswer | null {
+  return useAnswers((state) => state.answers?.spots.find((answer) => answer.spotId === spotId) ?? null);
+}
+
+/** Asks the worker whenever its question changes; null until it has answered. */
+function useAsked<T>(ask: (() => Promise<T>) | null, key: readonly unknown[]): T | null {
+  const [value, setValue] = useState<T | null>(null);
+  useEffect(() => {
+    let stale = false;
+    if (ask) void ask().then((answer) => !stale && setValue(answer));
+    return () => {
+      stale = true;
+    };
+    // The question is made anew at each render; its key says when it differs.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, key);
+  return value;
+}
+
+/** Every spot of the home ranked for a plant. */
+export function useRanking(facts: HomeFacts | null, plant: Plant | null): readonly RankedSpot[] | null {
+  return useAsked(facts && plant ? () => answerService().rank(facts, plant, YEAR) : null, [facts, plant && JSON.stringify(plant)]);
+}
+
+/** The light over a room's plan through the year. */
+export function useWash(facts: HomeFacts | null, roomId: string): RoomWash | null {
+  return useAsked(facts ? () => answerService().wash(facts, roomId, YEAR) : null, [facts, roomId]);
+}
