@@ -9,6 +9,7 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Shell } from '../features/shell/shell';
 import { useSettings } from '../state/settings';
 import { darkTheme, lightTheme } from '../ui/theme';
+import '../ui/web-animation';
 
 /** Paper's icons come out as pictures without a name: they only decorate words here. */
 const PAPER_SETTINGS = {

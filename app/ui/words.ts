@@ -115,7 +115,7 @@ export function monthsInWords(months: readonly number[]): string {
 
 const TROUBLE_WORD: Record<Aspect, readonly [tooLittle: string, tooMuch: string]> = {
   dli: ['Too dim', 'Too bright'],
-  peak: ['Too weak at noon', 'Too strong at its brightest'],
+  peak: ['Too weak at noon', 'Too strong in its brightest hour'],
   'direct-sun': ['Too little sun', 'Too much direct sun'],
   'day-length': ['Day too short', 'Day too long'],
   'night-length': ['Night too short to set buds', 'Night too long'],

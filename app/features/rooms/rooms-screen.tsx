@@ -22,7 +22,7 @@ import { WashLegend } from './wash-legend';
 export function RoomsScreen({ roomId }: { readonly roomId: string | null }) {
   const facts = useFacts();
   if (!facts) return null;
-  const room = facts.rooms.find((candidate) => candidate.id === roomId) ?? facts.rooms.find((candidate) => candidate.insideRoomId === null) ?? facts.rooms[0];
+  const room = facts.rooms.find((candidate) => candidate.id === roomId) ?? largestFirst(facts.rooms)[0];
   if (!room) {
     return (
       <TwoPanes
@@ -39,6 +39,8 @@ export function RoomsScreen({ roomId }: { readonly roomId: string | null }) {
   }
   return <RoomView key={room.id} facts={facts} room={room} />;
 }
+
+const largestFirst = (rooms: readonly Room[]) => [...rooms].sort((p, q) => q.widthM * q.depthM - p.widthM * p.depthM);
 
 /** The fit in a month of whoever stands at each spot. */
 function useFits(facts: HomeFacts, month: number): Map<string, MonthFit | null> {
@@ -60,7 +62,7 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
     <>
       <Choices
         label="Room"
-        choices={facts.rooms.map(({ id, name }) => ({ value: id, word: name }))}
+        choices={largestFirst(facts.rooms).map(({ id, name }) => ({ value: id, word: name }))}
         value={room.id}
         onValue={(id) => router.navigate({ pathname: '/rooms/[roomId]', params: { roomId: id } })}
       />

@@ -70,7 +70,7 @@ function MonthFigures({ condition, spotId }: { readonly condition: Condition; re
   const why = (figure: string) => ({ pathname: '/why' as const, params: { figure, spot: spotId, month: String(month) } });
   const rows: readonly (readonly [name: string, value: string, note: string, figure: string])[] = [
     ['Light', `${mol(condition.dli)} mol a day`, `dull day ${mol(condition.dliDullDay)}, bright day ${mol(condition.dliBrightDay)}`, 'dli'],
-    ['Brightest moment', brightness(condition.peakPpfd, units), 'on a clear day', 'peak'],
+    ['Brightest hour', brightness(condition.peakPpfd, units), 'on a clear day', 'peak'],
     ['Direct sun', hours(condition.sunHoursLikely), `${hours(condition.sunHoursPossible)} if every day were clear`, 'sun'],
     ['Day length', hours(condition.dayH), `longest night ${hours(condition.longestNightH)}`, 'day'],
     ['Warmth', `${degrees(condition.air.dayC, units)} by day`, `${degrees(condition.air.nightC, units)} by night`, 'air'],

@@ -47,12 +47,12 @@ export function explain(asked: Asked, figure: Figure): Explanation {
       return explainDli(asked, condition);
     case 'peak':
       return {
-        title: 'Brightest moment',
+        title: 'Brightest hour',
         value: brightness(condition.peakPpfd, asked.units),
         parts: [],
         inputs: placeFacts(asked),
         method: [
-          'The strongest direct sun of the month on a clear day, with that hour’s sky, ground and reflected light on top, and every lamp that burns in the month.',
+          'The hour of the month with the strongest direct sun on a clear day, with that hour’s sky, ground and reflected light on top, and every lamp that burns in the month. A fleck of sun that passes counts for its share of the hour.',
           'The sun is traced to the leaf through pane, frame and curtain at the middle of every quarter hour.',
         ],
         assumptions: ['The five day types of the month; the brightest one counts here.', LEVEL_LEAF(asked.units)],

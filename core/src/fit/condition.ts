@@ -23,6 +23,7 @@ export interface Condition {
   readonly dliDullDay: number;
   readonly dliBrightDay: number;
   readonly shares: DliShares;
+  /** PPFD of the month's brightest hour. */
   readonly peakPpfd: number;
   /** Direct sun on the leaf, hours a day: possible, and likely with the month's cloud. */
   readonly sunHoursPossible: number;

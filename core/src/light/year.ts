@@ -13,6 +13,8 @@ import type { SpotWindow } from './room';
 /** Beam irradiance from which the sun is said to shine, W m-2. World Meteorological Organization. */
 const SUNSHINE_THRESHOLD = 120;
 
+const QUARTERS = 60 / STEP_MINUTES;
+
 /** Scalars by bin that a set of coefficients gives under the mean skies of a year. */
 interface BinnedCoefficients {
   /** Per unit of clear-sky diffuse irradiance, by bin. */
@@ -34,7 +36,7 @@ export interface WindowYear {
   readonly sunDirect: Float64Array;
   readonly sunReflected: Float64Array;
   readonly sunFlux: Float64Array;
-  /** Largest beam on the leaf in each bin, W m-2, on the brightest day type. */
+  /** Strongest beam on the leaf over a whole hour in each bin, W m-2, on the brightest day type: a fleck that passes burns nothing. */
   readonly sunPeak: Float64Array;
   /** Hours a day that the sun's disc can be seen from the spot, and those in which it is likely to shine. */
   readonly sunHoursPossible: Float64Array;
@@ -95,7 +97,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   const toSuns: Vec[] = [];
   const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
   const n = pane.opening.normal;
-  const quarters = HOUR_BINS * 4;
+  const quarters = HOUR_BINS * QUARTERS;
   const energy = new Float64Array(quarters * dayTypes);
   const weight = new Float64Array(quarters);
   const azimuth = new Float64Array(quarters);
@@ -109,7 +111,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     toSuns.push(toSun);
     const bin = sky.bin[step]!;
     const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
-    const quarter = bin * 4 + sky.quarter[step]!;
+    const quarter = bin * QUARTERS + sky.quarter[step]!;
     let beam = 0;
     for (let type = 0; type < dayTypes; type++) {
       const dni = sky.dni[step * dayTypes + type]!;
@@ -127,7 +129,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   return {
     steps: Uint32Array.from(steps),
     toSun: toSuns,
-    beamBins: Uint16Array.from(used, (quarter) => quarter >> 2),
+    beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
     beamAzimuth: Float32Array.from(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!),
     beamElevation: Float32Array.from(used, (quarter) => elevation[quarter]! / weight[quarter]!),
     beamEnergy: Float64Array.from(used.flatMap((quarter) => Array.from(energy.subarray(quarter * dayTypes, (quarter + 1) * dayTypes)))),
@@ -170,6 +172,9 @@ export function windowYear(
     const from = entry * dayTypes;
     for (let type = 0; type < dayTypes; type++) sunReflected[into + type]! += back * outside.beamEnergy[from + type]!;
   }
+  let hourOf = -1;
+  let lastQuarter = 4;
+  let hourSum = 0;
   for (let i = 0; i < outside.steps.length; i++) {
     const toSun = outside.toSun[i]!;
     const passed = sunTransmittance(spot.pane, leaf, toSun, boards);
@@ -180,11 +185,19 @@ export function windowYear(
     const bin = sky.bin[step]!;
     const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
     let sunny = 0;
+    let brightest = 0;
     for (let type = 0; type < dayTypes; type++) {
       const dni = sky.dni[step * dayTypes + type]!;
       if (dni > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
-      sunPeak[bin] = Math.max(sunPeak[bin]!, dni * onLeaf);
+      brightest = Math.max(brightest, dni * onLeaf);
     }
+    // Steps come in order of time: another hour, or an earlier quarter of it, is another day's.
+    const quarter = sky.quarter[step]!;
+    if (bin !== hourOf || quarter <= lastQuarter) hourSum = 0;
+    hourOf = bin;
+    lastQuarter = quarter;
+    hourSum += brightest / QUARTERS;
+    sunPeak[bin] = Math.max(sunPeak[bin]!, hourSum);
     sunHoursPossible[bin]! += hours;
     sunHoursLikely[bin]! += hours * sunny;
   }
@@ -223,7 +236,7 @@ export interface DaylightYear {
   /** Total of a day by `month0 * dayTypes + type`. */
   readonly byDayType: Float64Array;
   readonly dayTypes: number;
-  /** Largest irradiance by month, W m-2: the sun of a bright day on top of that hour's diffuse light. */
+  /** Brightest hour by month, W m-2: the sun of a bright day on top of that hour's diffuse light. */
   readonly peak: Float64Array;
   /** Hours a day of direct sun by month: possible under an open sky, and likely. A shut curtain that scatters takes them. */
   readonly sunHoursPossible: Float64Array;

@@ -34,6 +34,9 @@ const STAGE_SHIFTS: Partial<Record<Stage, StageShift>> = {
   'just-arrived': { light: 0.6, peak: 0.6, moistureUp: 5, warmthFloor: 0, rule: 'Just arrived: six tenths of the light until it has settled' },
 };
 
+/** Four hours of dark are needed even by plants that thrive in the longest days. */
+const LONGEST_DAY_H = 20;
+
 function scaledLight(light: LightNeed, share: number, peakShare: number): LightNeed {
   return {
     ...light,
@@ -115,14 +118,15 @@ export function targetOf(
     taxon.day.kind !== 'neutral' &&
     (plant.stage === 'adult' || plant.stage === 'in-bud') &&
     taxon.day.inductionMonths.includes(seasonalMonth(month, latitude));
-  let { day } = taxon;
+  // Beyond induction a long day harms no plant, so long as a night is left.
+  let day: DayNeed = { ...taxon.day, maxH: Math.max(taxon.day.maxH, LONGEST_DAY_H) };
   if (resting) day = { ...day, minH: Math.min(day.minH, 8) };
   if (inducing && day.criticalNightH !== null) {
     const dayAtCritical = 24 - day.criticalNightH;
     day =
       day.kind === 'short'
         ? { ...day, minH: Math.min(day.minH, dayAtCritical - 2), maxH: dayAtCritical }
-        : { ...day, minH: dayAtCritical, maxH: Math.max(day.maxH, dayAtCritical + 2) };
+        : { ...day, minH: dayAtCritical };
     rules.push(
       day.kind === 'short'
         ? `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken`

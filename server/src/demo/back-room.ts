@@ -17,7 +17,7 @@ export const backRoom: HomeFacts = {
   home,
   rooms: [room({ id: 'back', homeId, name: 'Back room', widthM: 4, depthM: 3.2, heightM: 2.6, wallABearing: 0 })],
   windows: [
-    window({ id: 'north', roomId: 'back', name: 'North window', side: 'a', offsetM: 1.3, sillM: 0.9, widthM: 1.4, heightM: 1.2, glazingId: 'single' }),
+    window({ id: 'north', roomId: 'back', name: 'North window', side: 'a', offsetM: 1.3, sillM: 0.7, widthM: 2, heightM: 1.6, glazingId: 'single' }),
   ],
   stands: [
     stand({ id: 'packing', roomId: 'back', name: 'Packing table', kind: 'table', xM: 1.2, yM: 0.3, widthM: 1.6, depthM: 0.7 }),
@@ -30,9 +30,9 @@ export const backRoom: HomeFacts = {
     spot({ id: 'stock-a', tierId: 'stock-1', name: 'Shelf, under the lamp', alongM: 0.2, acrossM: 0.6 }),
     spot({ id: 'stock-b', tierId: 'stock-2', name: 'Shelf, top', alongM: 0.2, acrossM: 0.6, freeHeightM: 0.9, reach: 'step' }),
   ],
-  circuits: [circuit({ id: 'stock-timer', homeId, name: 'Shelf timer', onMinute: 8 * 60, offMinute: 20 * 60, months: [4, 5, 6, 7, 8, 9] })],
+  circuits: [circuit({ id: 'stock-timer', homeId, name: 'Shelf timer', onMinute: 8 * 60, offMinute: 20 * 60, months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] })],
   lamps: [
-    lamp({ id: 'stock-bar', circuitId: 'stock-timer', tierId: 'stock-1', name: 'Shelf bar', form: 'bar', ppf: 30, powerW: 14, lengthM: 0.03, breadthM: 0.9, alongM: 0.2, acrossM: 0.6, aboveM: 0.5 }),
+    lamp({ id: 'stock-bar', circuitId: 'stock-timer', tierId: 'stock-1', name: 'Shelf bar', form: 'bar', ppf: 95, powerW: 42, lengthM: 0.03, breadthM: 0.9, alongM: 0.2, acrossM: 0.6, aboveM: 0.5 }),
   ],
   plants: [
     plant({ id: 'b-lithops', homeId, taxonId: 'lithops-lesliei', name: '', spotId: 'packing-a', potCm: 8, heightCm: 4 }),
