@@ -2,7 +2,7 @@
 import type { Change } from '@dulvan/contract';
 import { suggestedClimate } from '@dulvan/catalogue';
 import type { FactList } from '@dulvan/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
@@ -21,7 +21,7 @@ interface Given {
   readonly initial: object & { readonly id: string };
   readonly isNew?: boolean;
   readonly onSaved?: (id: string) => void;
-  /** The entry as far as it can be read, whenever it changes: for a drawing beside the form. */
+  /** The entry as far as it can be read, whenever it changes: for a drawing beside the form. Must keep its identity. */
   readonly onPreview?: (change: Change | null) => void;
 }
 
@@ -41,12 +41,10 @@ export function FactForm({ list, initial, isNew = false, onSaved, onPreview }: G
   const values: FormValues = useMemo(() => ({ ...valuesOf(questions, entry0, units), ...draft }), [questions, entry0, units, draft]);
   const reading = useMemo(() => readForm(list, questions, values, entry0, facts, units), [list, questions, values, entry0, facts, units]);
   const changed = draft !== undefined;
-  const preview = useRef(onPreview);
-  preview.current = onPreview;
   useEffect(() => {
     const fits = reading.entry && Object.keys(reading.errors).length === 0;
-    preview.current?.(changed && fits ? ({ list, id: entry0.id, after: reading.entry } as unknown as Change) : null);
-  }, [reading, changed, list, entry0.id]);
+    onPreview?.(changed && fits ? ({ list, id: entry0.id, after: reading.entry } as unknown as Change) : null);
+  }, [reading, changed, list, entry0.id, onPreview]);
 
   const setValue = (field: string, value: string) => {
     setRefusal(null);

@@ -11,7 +11,13 @@ const HORIZON = 56;
 const STEPS = 96;
 const PX_PER_DEGREE = 0.62;
 
-export function SunDayDrawing({ home, date }: { readonly home: Home; readonly date: CivilDate }) {
+interface Given {
+  readonly home: Home;
+  readonly date: CivilDate;
+  readonly nowMs: number;
+}
+
+export function SunDayDrawing({ home, date, nowMs: now }: Given) {
   const ink = useInk();
   const [width, setWidth] = useState(0);
   const startMs = startOfCivilDay(date, home.timeZone);
@@ -24,7 +30,6 @@ export function SunDayDrawing({ home, date }: { readonly home: Home; readonly da
   const y = (elevation: number) => Math.min(HEIGHT - 16, HORIZON - elevation * PX_PER_DEGREE);
   const points = heights.map((elevation, i) => `${x(i / STEPS).toFixed(1)} ${y(elevation).toFixed(1)}`);
   const above = heights.map((elevation, i) => `${x(i / STEPS).toFixed(1)} ${y(Math.max(0, elevation)).toFixed(1)}`);
-  const now = Date.now();
   const today = civilDateOf(now, home.timeZone);
   const isToday = today.day === date.day && today.month === date.month;
   return (

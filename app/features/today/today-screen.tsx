@@ -11,6 +11,7 @@ import { FitMark } from '../../ui/fit-mark';
 import { Page, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { useNow } from '../../ui/use-now';
 import { SEVERITY_WORD, hours, latinName, monthName, plantName, spotPlace, troubleName, troubleSentence } from '../../ui/words';
 import { MendAction } from './mend-action';
 import { SunDayDrawing } from './sun-day-drawing';
@@ -41,9 +42,10 @@ export function TodayScreen() {
   const answers = useAnswers((state) => state.answers);
   const failure = useAnswers((state) => state.failure);
   const [all, setAll] = useState<'some' | 'all'>('some');
+  const now = useNow();
   if (!facts) return null;
   const { home } = facts;
-  const today = civilDateOf(Date.now(), home.timeZone);
+  const today = civilDateOf(now, home.timeZone);
   const cases = answers ? casesOf(facts, answers.plants, today.month) : [];
   const nowhere = facts.plants.filter((plant) => plant.spotId === null);
   const shown = all === 'all' ? cases : cases.slice(0, SHOWN_AT_FIRST);
@@ -99,7 +101,8 @@ function NoPlants({ rooms }: { readonly rooms: number }) {
 }
 
 function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
-  const date = civilDateOf(Date.now(), home.timeZone);
+  const now = useNow();
+  const date = civilDateOf(now, home.timeZone);
   const sun = sunDay(date, home.timeZone, home, RISE_ELEVATION_DEG);
   const civil = sunDay(date, home.timeZone, home, CIVIL_ELEVATION_DEG);
   const time = (at: number) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: home.timeZone });
@@ -112,7 +115,7 @@ function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
   return (
     <View style={{ gap: SPACE.xs }}>
       <Body testID="sun-today">{`${words} · ${hours(sun.hoursAbove)} of sun, ${hours(civil.hoursAbove)} with twilight`}</Body>
-      <SunDayDrawing home={home} date={date} />
+      <SunDayDrawing home={home} date={date} nowMs={now} />
     </View>
   );
 }

@@ -1,0 +1,41 @@
+/** Every screen, light and dark, against axe's rules, with nothing cut off at the side. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './dulvan';
+
+const SCREENS = [
+  '/', '/rooms', '/rooms/galley', '/stands/rack', '/spots/bench-1b', '/plants', '/plants/p-kalanchoe', '/plants/add', '/place',
+  '/place/rooms/loft', '/place/windows/east', '/place/stands/rack', '/place/lamps/rack-panel', '/why?figure=dli&spot=bench-1b&month=11',
+  '/why?figure=fit&plant=p-moth&month=11', '/settings', '/nowhere',
+];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(colorScheme, () => {
+    test.use({ colorScheme });
+
+    test(`no serious or critical finding on any screen, ${colorScheme}`, async ({ page }) => {
+      test.setTimeout(240_000);
+      for (const screen of SCREENS) {
+        await page.goto(screen);
+        await page.getByRole('heading', { level: 1 }).first().waitFor();
+        await page.waitForLoadState('networkidle');
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+        expect(grave.map(({ id, nodes }) => `${screen}: ${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        expect(overflow, `${screen} scrolls sideways`).toBeLessThanOrEqual(0);
+      }
+    });
+  });
+}
+
+test('the keyboard reaches the navigation and the month', async ({ page }) => {
+  await page.goto('/rooms');
+  const slider = page.getByRole('slider', { name: 'Month' });
+  await slider.focus();
+  const before = await slider.getAttribute('aria-valuenow');
+  await page.keyboard.press('ArrowRight');
+  await expect(slider).not.toHaveAttribute('aria-valuenow', before!);
+  await page.getByRole('navigation').getByRole('link', { name: 'Plants' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Plants', level: 1 })).toBeVisible();
+});

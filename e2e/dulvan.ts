@@ -1,0 +1,112 @@
+/** A Dulvan of its own for each test, and a page that fails the test on any console error or warning. */
+import { test as base, expect } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+export interface Dulvan {
+  readonly url: string;
+  /** Ends the server as Ctrl-C would and starts it again on the same database. */
+  restart(): Promise<void>;
+  /** Kills the server without a word, and starts it again on the same database. */
+  killAndStart(): Promise<void>;
+}
+
+const STARTS_WITHIN_MS = 60_000;
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      const port = address && typeof address === 'object' ? address.port : 0;
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+function start(args: readonly string[], port: number, file: string): Promise<ChildProcess> {
+  return new Promise((resolve, reject) => {
+    const server = spawn(process.execPath, ['scripts/start.mjs', ...args], {
+      env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', DULVAN_DATA: file },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let said = '';
+    const timer = setTimeout(() => reject(new Error(`The server did not start: ${said}`)), STARTS_WITHIN_MS);
+    const hear = (chunk: Buffer) => {
+      said += chunk.toString();
+      if (!said.includes('Dulvan is at')) return;
+      clearTimeout(timer);
+      resolve(server);
+    };
+    server.stdout!.on('data', hear);
+    server.stderr!.on('data', hear);
+  });
+}
+
+function ended(server: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+  return new Promise((resolve) => {
+    if (server.exitCode !== null || server.signalCode !== null) {
+      resolve();
+      return;
+    }
+    server.once('exit', () => resolve());
+    server.kill(signal);
+  });
+}
+
+interface Given {
+  /** What the server is started with: the demo, or an empty home. */
+  readonly startWith: 'demo' | 'nothing';
+  readonly dulvan: Dulvan;
+}
+
+export const test = base.extend<Given>({
+  startWith: ['demo', { option: true }],
+
+  dulvan: async ({ startWith }, use) => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-'));
+    const file = path.join(folder, 'home.sqlite');
+    const port = await freePort();
+    const args = startWith === 'demo' ? ['--demo'] : [];
+    let server = await start(args, port, file);
+    await use({
+      url: `http://127.0.0.1:${port}`,
+      async restart() {
+        await ended(server, 'SIGTERM');
+        server = await start(args, port, file);
+      },
+      async killAndStart() {
+        await ended(server, 'SIGKILL');
+        server = await start(args, port, file);
+      },
+    });
+    await ended(server, 'SIGTERM');
+    rmSync(folder, { recursive: true, force: true });
+  },
+
+  baseURL: async ({ dulvan }, use) => use(dulvan.url),
+
+  page: async ({ page }, use) => {
+    const complaints: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error' || message.type() === 'warning') complaints.push(`${message.type()}: ${message.text()}`);
+    });
+    page.on('pageerror', (error) => complaints.push(`uncaught: ${error.message}`));
+    await use(page);
+    const expected = test.info().annotations.filter(({ type }) => type === 'expects-refusal').length > 0;
+    // A refused request is logged by the browser itself; tests that provoke one say so.
+    const unexpected = expected ? complaints.filter((text) => !/status of [45]\d\d/.test(text)) : complaints;
+    expect(unexpected, 'console errors and warnings').toEqual([]);
+  },
+});
+
+/** Says that this test makes the server refuse something. */
+export function expectsRefusal(): void {
+  test.info().annotations.push({ type: 'expects-refusal' });
+}
+
+export { expect };

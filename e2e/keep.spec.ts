@@ -1,0 +1,64 @@
+/** What is kept stays kept: export and import, restart, sudden death. */
+import { readFileSync } from 'node:fs';
+import { expect, expectsRefusal, test } from './dulvan';
+
+test('exports everything, takes the home out, imports it again: the same home', async ({ page, request, dulvan }) => {
+  const before: unknown = await (await request.get(`${dulvan.url}/api/homes/sail-loft`)).json();
+  await page.goto('/settings');
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export everything' }).click();
+  const file = await (await downloading).path();
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'dulvan-bundle', version: 1 });
+  await page.getByRole('button', { name: 'Take out The sail loft' }).click();
+  await page.getByRole('button', { name: 'Yes, take out The sail loft' }).click();
+  await expect(page.getByRole('radio', { name: 'The sail loft' })).toBeHidden();
+  await page.getByLabel('Bundle file').setInputFiles(file);
+  await expect(page.getByText('Imported one home')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'The sail loft' })).toBeVisible();
+  const after: unknown = await (await request.get(`${dulvan.url}/api/homes/sail-loft`)).json();
+  expect(after).toEqual(before);
+});
+
+test('a wiped home comes back by undo', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Take out The sail loft' }).click();
+  await page.getByRole('button', { name: 'Yes, take out The sail loft' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('radio', { name: 'The sail loft' })).toBeVisible();
+});
+
+test('refuses broken, foreign and other versions’ bundles with the place and the reason', async ({ page }) => {
+  expectsRefusal();
+  await page.goto('/settings');
+  const give = async (text: string) => page.getByLabel('Bundle file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await give('{ "format": "dulvan-bundle",\n "version": 1, ');
+  await expect(page.getByRole('alert')).toContainText('not whole JSON (line 2');
+  await give('{"format":"something-else","version":1}');
+  await expect(page.getByRole('alert')).toContainText('not a Dulvan bundle');
+  await give('{"format":"dulvan-bundle","version":7}');
+  await expect(page.getByRole('alert')).toContainText('written by a newer Dulvan');
+  await give('{"format":"dulvan-bundle","version":1,"exportedAt":"2026-01-01T00:00:00.000Z","journal":[],"homes":[{"home":{"id":"x"}}]}');
+  await expect(page.getByRole('alert')).toContainText('At homes › 0 › home › name');
+});
+
+test('a confirmed save survives a sudden death of the server', async ({ page, dulvan }) => {
+  await page.goto('/place/rooms/galley');
+  await page.getByLabel('Name').fill('Galley with the new stove');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Changed the room Galley with the new stove')).toBeVisible();
+  await dulvan.killAndStart();
+  await page.goto('/rooms');
+  await expect(page.getByRole('radio', { name: 'Galley with the new stove' })).toBeVisible();
+});
+
+test('a save that fails says so and keeps what was typed', async ({ page }) => {
+  await page.goto('/place/rooms/galley');
+  await page.getByLabel('Name').fill('Galley two');
+  await page.route('**/api/homes/*/changes', (route) => route.fulfill({ status: 500, json: { message: 'Something failed here, and nothing was stored.', problems: [] } }));
+  test.info().annotations.push({ type: 'expects-refusal' });
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('alert')).toContainText('nothing was stored');
+  await page.unroute('**/api/homes/*/changes');
+  await page.reload();
+  await expect(page.getByLabel('Name')).toHaveValue('Galley two');
+});

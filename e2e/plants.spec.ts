@@ -1,0 +1,52 @@
+import { expect, test } from './dulvan';
+
+test('adds a plant by a misspelt name, on the spot proposed', async ({ page }) => {
+  await page.goto('/plants/add');
+  await page.getByLabel('What is it called?').fill('spathifilum');
+  await page.getByRole('button', { name: /Spathiphyllum/ }).click();
+  await expect(page.getByText(/Eaten: people irritates/)).toBeVisible();
+  await page.getByLabel(/Your name for it/).fill('Kitchen lily');
+  await page.getByRole('button', { name: /^Put it here/ }).first().click();
+  await expect(page.getByRole('heading', { name: 'Kitchen lily' })).toBeVisible();
+  await expect(page.getByTestId('plant-whole')).toHaveText(/\d+ %/);
+  await expect(page.getByText(/^Added Kitchen lily to/).first()).toBeVisible();
+  await page.goto('/plants');
+  await expect(page.getByTestId('plant-count')).toHaveText('25 of 25');
+});
+
+test('moves a plant to a better spot, and takes the move back', async ({ page }) => {
+  await page.goto('/plants/p-pothos');
+  const before = await page.getByTestId('plant-whole').textContent();
+  const troubles = page.getByTestId('plant-trouble');
+  await expect(troubles.first()).toContainText('Too dim all year');
+  await page.getByRole('button', { name: /^Move here/ }).first().click();
+  await expect(page.getByTestId('plant-whole')).not.toHaveText(before!);
+  await expect(page.getByText(/^Moved Golden pothos to/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('plant-whole')).toHaveText(before!);
+});
+
+test('finds the unhappy, and writes in a plant’s journal', async ({ page }) => {
+  await page.goto('/plants');
+  await expect(page.getByRole('link', { name: 'Jewel orchid' })).toContainText('100 %');
+  await page.getByRole('button', { name: 'Filter and sort' }).click();
+  await page.getByRole('radio', { name: 'Air movement wrong' }).click();
+  await expect(page.getByRole('link', { name: 'Jewel orchid' })).toBeHidden();
+  await page.goto('/plants/p-jewel');
+  await page.getByLabel('Write down what you see').fill('A new leaf, <b>dark</b> & whole');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('A new leaf, <b>dark</b> & whole').last()).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('A new leaf, <b>dark</b> & whole')).toBeVisible();
+});
+
+test('opens a figure to its inputs and its method', async ({ page }) => {
+  await page.goto('/spots/bench-1b');
+  await page.getByRole('link', { name: 'Why this number: Light' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Light: [\d.]+ mol a day/);
+  await expect(page.getByText('Bench lamp', { exact: true })).toBeVisible();
+  await expect(page.getByText(/lies level, 12 cm above the board/)).toBeVisible();
+  await page.goto('/plants/p-moth');
+  await page.getByRole('link', { name: 'Why this verdict' }).click();
+  await expect(page.getByText(/four fifths its scarcest factor/)).toBeVisible();
+});

@@ -1,0 +1,19 @@
+const expo = require('eslint-config-expo/flat');
+
+module.exports = [
+  ...expo,
+  { ignores: ['**/dist/**', '**/node_modules/**', 'server/drizzle/**', 'app/.expo/**', 'test-results/**', 'playwright-report/**', '.tmp/**'] },
+  {
+    rules: {
+      'no-console': ['error', { allow: ['error', 'warn'] }],
+      'import/no-named-as-default': 'off',
+      'import/no-unresolved': 'off',
+    },
+  },
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }] },
+  },
+  { files: ['server/src/serve.ts', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
+];
