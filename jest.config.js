@@ -11,5 +11,17 @@ module.exports = {
       transform,
       transformIgnorePatterns: ['node_modules/(?!@dulvan)'],
     },
+    {
+      displayName: 'app',
+      preset: 'jest-expo',
+      rootDir: 'app',
+      transform: {
+        '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'ios' }, presets: ['babel-preset-expo'] }],
+      },
+      testMatch: ['<rootDir>/**/*.test.{ts,tsx}'],
+      transformIgnorePatterns: [
+        'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-paper|react-native-svg|gifted-charts-core|nanoid|comlink|@dulvan))',
+      ],
+    },
   ],
 };

@@ -99,7 +99,7 @@ export const test = base.extend<Given>({
     await use(page);
     const expected = test.info().annotations.filter(({ type }) => type === 'expects-refusal').length > 0;
     // A refused request is logged by the browser itself; tests that provoke one say so.
-    const unexpected = expected ? complaints.filter((text) => !/status of [45]\d\d/.test(text)) : complaints;
+    const unexpected = expected ? complaints.filter((text) => !/status of [45]\d\d|ERR_CONNECTION_REFUSED/.test(text)) : complaints;
     expect(unexpected, 'console errors and warnings').toEqual([]);
   },
 });

@@ -42,6 +42,7 @@ test('refuses broken, foreign and other versions’ bundles with the place and t
 });
 
 test('a confirmed save survives a sudden death of the server', async ({ page, dulvan }) => {
+  expectsRefusal();
   await page.goto('/place/rooms/galley');
   await page.getByLabel('Name').fill('Galley with the new stove');
   await page.getByRole('button', { name: 'Save' }).click();

@@ -9,7 +9,8 @@ test('turns lamp hours and sees the months change, before and after keeping them
   const before = await figure.textContent();
   const earlier = page.getByRole('button', { name: 'Rack timer off earlier' });
   for (let i = 0; i < 6; i++) await earlier.click();
-  await expect(page.getByText('Rack timer: 10.0 h a day')).toBeVisible();
+  await expect(page.getByText('Rack timer: 7.0 h a day')).toBeVisible();
+  await expect(page.getByText('Working …')).toBeHidden();
   await expect(figure).not.toHaveText(before!);
   const shorter = await figure.textContent();
   expect(dli(shorter)).toBeLessThan(dli(before));
@@ -19,7 +20,7 @@ test('turns lamp hours and sees the months change, before and after keeping them
   await expect(page.getByRole('region', { name: 'Not kept yet' })).toBeHidden();
   await dulvan.restart();
   await page.reload();
-  await expect(page.getByText('Rack timer: 10.0 h a day')).toBeVisible();
+  await expect(page.getByText('Rack timer: 7.0 h a day')).toBeVisible();
   await expect(figure).toHaveText(shorter!);
 });
 

@@ -4,6 +4,7 @@ import { BUNDLE_LIMIT, readBundle, writeBundle } from '@dulvan/formats';
 import { OpenAPIHono, createRoute } from '@hono/zod-openapi';
 import type { Context, ErrorHandler } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
+import { HTTPException } from 'hono/http-exception';
 import { secureHeaders } from 'hono/secure-headers';
 import { randomUUID } from 'node:crypto';
 import { Refused, type Store } from './store/store';
@@ -40,6 +41,7 @@ function routeOf(name: EndpointName) {
 /** Answers an unexpected error without its insides, under a key that the log holds too. */
 const onError: ErrorHandler = (error, c) => {
   if (error instanceof Refused) return c.json(error.refusal, error.status);
+  if (error instanceof HTTPException) return c.json(refusalOf(`${error.message}.`), error.status);
   const errorId = randomUUID().slice(0, 8);
   console.error(`[${errorId}] ${c.req.method} ${c.req.path}`, error);
   return c.json({ ...refusalOf(`Something failed here, and nothing was stored. The log calls it ${errorId}.`), errorId }, 500);

@@ -15,7 +15,7 @@ const WIDTH = CELL * 12;
 export function FitYear({ months, month }: { readonly months: readonly MonthFit[]; readonly month: number }) {
   const ink = useInk();
   return (
-    <View role="table" aria-label="Fit by month and factor" style={{ gap: 2 }}>
+    <View style={{ gap: 2 }}>
       <View aria-hidden style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-end', maxWidth: 400 }}>
         <Svg width={WIDTH} height={18} viewBox={`0 0 ${WIDTH} 18`}>
           {MONTH_NAMES.map((name, i) => (
@@ -25,6 +25,7 @@ export function FitYear({ months, month }: { readonly months: readonly MonthFit[
           ))}
         </Svg>
       </View>
+      <View role="table" aria-label="Fit by month and factor" style={{ gap: 2 }}>
       {FACTORS.map((factor) => (
         <View role="row" key={factor} style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', maxWidth: 400 }}>
           <View role="rowheader" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, flex: 1 }}>
@@ -36,6 +37,7 @@ export function FitYear({ months, month }: { readonly months: readonly MonthFit[
           </View>
         </View>
       ))}
+      </View>
       <View style={{ flexDirection: 'row', gap: SPACE.m, flexWrap: 'wrap', paddingTop: 4 }}>
         <Small>● right</Small>
         <Small>▂ below the line: too little</Small>

@@ -63,18 +63,20 @@ function Explained({ explanation, month }: { readonly explanation: Explanation; 
 
 function Pairs({ heading, pairs }: { readonly heading: string; readonly pairs: readonly (readonly [string, string])[] }) {
   return (
-    <View role="table" aria-label={heading} style={{ gap: 2 }}>
+    <View style={{ gap: 2 }}>
       <Heading>{heading}</Heading>
-      {pairs.map(([name, value]) => (
-        <View role="row" key={name} style={{ flexDirection: 'row', gap: SPACE.s }}>
-          <View role="rowheader" style={{ flex: 1 }}>
-            <Body>{name}</Body>
+      <View role="table" aria-label={heading}>
+        {pairs.map(([name, value]) => (
+          <View role="row" key={name} style={{ flexDirection: 'row', gap: SPACE.s }}>
+            <View role="rowheader" style={{ flex: 1 }}>
+              <Body>{name}</Body>
+            </View>
+            <View role="cell" style={{ maxWidth: '62%' }}>
+              <Figure style={{ textAlign: 'right' }}>{value}</Figure>
+            </View>
           </View>
-          <View role="cell">
-            <Figure style={{ textAlign: 'right' }}>{value}</Figure>
-          </View>
-        </View>
-      ))}
+        ))}
+      </View>
     </View>
   );
 }

@@ -89,7 +89,7 @@ export const sailLoft: HomeFacts = {
     spot({ id: 'cab-top-2', tierId: 'cabinet-2', name: 'Cabinet top, right', alongM: 0.64, acrossM: 0.2, sizeM: 0.25 }),
   ],
   circuits: [
-    circuit({ id: 'rack-timer', homeId, name: 'Rack timer', onMinute: 7 * 60, offMinute: 20 * 60, months: ALL_YEAR }),
+    circuit({ id: 'rack-timer', homeId, name: 'Rack timer', onMinute: 8 * 60, offMinute: 18 * 60, months: ALL_YEAR }),
     circuit({ id: 'bench-timer', homeId, name: 'Bench timer', onMinute: 7 * 60 + 30, offMinute: 19 * 60 + 30, months: [9, 10, 11, 12, 1, 2, 3] }),
     circuit({ id: 'galley-timer', homeId, name: 'Galley timer', onMinute: 17 * 60, offMinute: 22 * 60, months: [9, 10, 11, 12, 1, 2, 3] }),
     circuit({ id: 'cabinet-timer', homeId, name: 'Cabinet timer', onMinute: 8 * 60, offMinute: 20 * 60, months: ALL_YEAR }),

@@ -1,0 +1,51 @@
+import type { FactorFit, Trouble } from '@dulvan/core';
+import type { Units } from '../state/settings';
+import { bandOf, brightness, clock, degrees, length, mol, monthsInWords, plantName, troubleSentence } from './words';
+
+const METRIC: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
+const OTHER: Units = { temperature: 'F', length: 'in', light: 'lux' };
+
+const dim: FactorFit = { factor: 'light', aspect: 'dli', score: 0.2, direction: 'too-little', severity: 'danger', gets: 2.134, wantsFrom: 5, wantsTo: 9, distance: -2.866, depends: 'no' };
+const trouble: Trouble = { factor: 'light', aspect: 'dli', direction: 'too-little', severity: 'danger', months: [11, 12, 1], worst: dim, worstMonth: 12 };
+
+describe('verdicts in plain words', () => {
+  it('say what, when, how much and how much is wanted', () => {
+    expect(troubleSentence(trouble, METRIC)).toBe('Too dim from November to January: gets 2.1 mol in December, wants 5.0 to 9.0 mol a day');
+  });
+
+  it('say when they depend on the year', () => {
+    expect(troubleSentence({ ...trouble, worst: { ...dim, depends: 'on-the-year' } }, METRIC)).toContain('depends on the year’s cloud');
+  });
+
+  it('name months as people do', () => {
+    expect(monthsInWords([6])).toBe('in June');
+    expect(monthsInWords([6, 7])).toBe('in June and July');
+    expect(monthsInWords([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])).toBe('all year');
+  });
+});
+
+describe('numbers with honest digits and units', () => {
+  it('give a DLI two or three digits', () => {
+    expect([0.3421, 6.4137, 18.62].map(mol)).toEqual(['0.34', '6.4', '19']);
+  });
+
+  it('speak the grower’s units', () => {
+    expect([degrees(20, METRIC), degrees(20, OTHER)]).toEqual(['20 °C', '68 °F']);
+    expect([length(0.3, METRIC), length(2.54, OTHER)]).toEqual(['30 cm', '100 in']);
+    expect([brightness(300, METRIC), brightness(300, OTHER)]).toEqual(['300 µmol/m²s', '16700 lux']);
+    expect(clock(425)).toBe('7:05');
+  });
+
+  it('put a band as it is meant', () => {
+    expect(bandOf({ aspect: 'peak', wantsFrom: 0, wantsTo: 300 }, METRIC)).toBe('up to 300 µmol/m²s');
+    expect(bandOf({ aspect: 'night-length', wantsFrom: 12, wantsTo: 24 }, METRIC)).toBe('at least 12.0 h');
+    expect(bandOf({ aspect: 'humidity', wantsFrom: 50, wantsTo: 97 }, METRIC)).toBe('at least 50 %');
+    expect(bandOf({ aspect: 'day', wantsFrom: 19, wantsTo: 27 }, OTHER)).toBe('66 to 81 °F');
+  });
+
+  it('call a plant by its own name, then its common one', () => {
+    expect(plantName({ name: 'Old jade', taxonId: 'crassula-ovata' })).toBe('Old jade');
+    expect(plantName({ name: ' ', taxonId: 'crassula-ovata' })).toBe('Jade plant');
+    expect(plantName({ name: '', taxonId: 'unknown' })).toBe('Plant of unknown name');
+  });
+});

@@ -1,0 +1,84 @@
+import type { Taxon } from '../plant';
+import { targetOf } from '../plant';
+import type { Condition } from './condition';
+import { fitMonth, fitYear, trapezoid, wholeScore } from './index';
+
+const taxon: Taxon = {
+  id: 't', name: 'T', common: ['t'], synonyms: [], group: 'g', key: 'k',
+  light: { survives: 2, thrivesFrom: 5, thrivesTo: 9, scorches: 14, peakPpfd: 300, sunHoursFresh: 0, sunHoursUsed: 1, sure: 'practice' },
+  day: { kind: 'neutral', criticalNightH: null, inductionWeeks: null, inductionMonths: [], minH: 10, maxH: 16, sure: 'practice' },
+  warmth: { lowest: 10, nightFrom: 15, nightTo: 20, dayFrom: 19, dayTo: 27, highest: 34, nightDrop: 4, sure: 'practice' },
+  moisture: { survives: 30, thrivesFrom: 50, thrivesTo: 75, tooMoistStill: 85, vpdFrom: 0.4, vpdTo: 1.2, sure: 'practice' },
+  rest: { trigger: 'none', months: [], lightShare: 1, dayC: null, nightC: null, water: 'usual', feed: 'usual', sure: 'practice' },
+  care: { waterAtShare: 0.3, feedPpmN: 60, feedEvery: 3, substrate: 'airy', growth: 'medium', matureHeightCm: 30, matureWidthCm: 30, habit: 'clump', air: 'gentle', sure: 'practice' },
+  hazard: { people: 'none-known', cats: 'none-known', dogs: 'none-known', sap: 'none-known', spines: 'none' },
+};
+const plant = { stage: 'adult', growthState: 'by-season' } as const;
+
+const condition = (given: Partial<Condition> = {}, month = 6): Condition => ({
+  month, dli: 7, dliPoorYear: 6, dliGoodYear: 8, dliDullDay: 3, dliBrightDay: 10,
+  shares: { sun: 0, sky: 7, ground: 0, obstruction: 0, reflected: 0, lamps: {} },
+  peakPpfd: 200, sunHoursPossible: 0, sunHoursLikely: 0, dayH: 13, longestNightH: 11,
+  air: { month, dayC: 22, nightC: 18, dayRh: 60, nightRh: 65, basis: 'stated' }, airMovement: 'gentle', vpdDay: 1, byHour: [], ...given,
+});
+
+const fit = (given: Partial<Condition> = {}) => fitMonth(targetOf(plant, taxon, 6, 50), condition(given));
+const factor = (given: Partial<Condition>, name: string) => fit(given).factors.find((reading) => reading.factor === name)!;
+
+describe('the fit of a month', () => {
+  it('is whole where all five factors are right', () => {
+    expect(fit()).toMatchObject({ whole: 1, limiting: null });
+  });
+
+  it('tells surviving from thriving from scorching', () => {
+    expect(factor({ dli: 3 }, 'light')).toMatchObject({ direction: 'too-little', severity: 'short', distance: -2 });
+    expect(factor({ dli: 1 }, 'light')).toMatchObject({ direction: 'too-little', severity: 'danger' });
+    expect(factor({ dli: 15 }, 'light')).toMatchObject({ direction: 'too-much', severity: 'danger' });
+  });
+
+  it('fears the brightest hour even where the day’s sum is right', () => {
+    expect(factor({ peakPpfd: 700 }, 'light')).toMatchObject({ aspect: 'peak', direction: 'too-much', severity: 'danger' });
+  });
+
+  it('says when a verdict depends on the year', () => {
+    expect(factor({ dli: 4.8, dliPoorYear: 4.2, dliGoodYear: 5.4 }, 'light').depends).toBe('on-the-year');
+    expect(factor({}, 'light').depends).toBe('no');
+  });
+
+  it('lets moist air harm only where it stands', () => {
+    const moist = { month: 6, dayC: 22, nightC: 18, dayRh: 92, nightRh: 92, basis: 'stated' as const };
+    expect(factor({ air: moist, airMovement: 'still' }, 'moisture').direction).toBe('too-much');
+    expect(factor({ air: moist, airMovement: 'brisk' }, 'moisture').direction).toBe('right');
+  });
+
+  it('is ruled by the scarcest factor, the others still counting', () => {
+    expect(wholeScore([1, 1, 1, 1, 0])).toBeCloseTo(0.16, 9);
+    expect(wholeScore([0.5, 1, 1, 1, 1])).toBeGreaterThan(wholeScore([0.5, 0.5, 1, 1, 1]));
+  });
+
+  it('falls in straight lines outside the band', () => {
+    expect(trapezoid(5, 0, 10, 20, 30)).toBe(0.5);
+    expect(trapezoid(25, 0, 10, 20, 30)).toBe(0.5);
+    expect(trapezoid(-1, 0, 10, 20, 30)).toBe(0);
+    expect(trapezoid(31, 0, 10, 20, 30)).toBe(0);
+  });
+});
+
+describe('a year of troubles', () => {
+  it('puts months of one kind into one stretch, round the turn of the year', () => {
+    const dim = new Set([11, 12, 1, 2]);
+    const months = Array.from({ length: 12 }, (_, i) =>
+      fitMonth(targetOf(plant, taxon, i + 1, 50), condition(dim.has(i + 1) ? { dli: 2.5, dliPoorYear: 2.4, dliGoodYear: 2.6 } : {}, i + 1)),
+    );
+    const year = fitYear(months);
+    expect(year.troubles).toHaveLength(1);
+    expect(year.troubles[0]).toMatchObject({ factor: 'light', direction: 'too-little', months: [11, 12, 1, 2] });
+    expect(year.limiting).toBe('light');
+    expect(year.whole).toBeLessThan(0.8);
+  });
+
+  it('has none where all is right', () => {
+    const months = Array.from({ length: 12 }, (_, i) => fitMonth(targetOf(plant, taxon, i + 1, 50), condition({}, i + 1)));
+    expect(fitYear(months)).toMatchObject({ troubles: [], limiting: null, whole: 1 });
+  });
+});

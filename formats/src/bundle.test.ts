@@ -1,0 +1,53 @@
+import { BUNDLE_FORMAT, BUNDLE_VERSION, type Bundle } from '@dulvan/contract';
+import fc from 'fast-check';
+import { readBundle, writeBundle } from './index';
+
+const bundle: Bundle = {
+  format: BUNDLE_FORMAT,
+  version: BUNDLE_VERSION,
+  exportedAt: '2026-11-23T10:00:00.000Z',
+  homes: [
+    {
+      home: { id: 'h', name: 'Home', latitude: 10, longitude: 20, elevationM: 0, timeZone: 'UTC', climateId: 'wet-tropics' },
+      rooms: [], windows: [], stands: [], tiers: [], spots: [], circuits: [], lamps: [], plants: [], air: [],
+    },
+  ],
+  journal: [],
+};
+
+const reason = (text: string) => {
+  const reading = readBundle(text);
+  return reading.ok ? 'read' : reading.message;
+};
+
+describe('the bundle', () => {
+  it('is read back as it was written', () => {
+    expect(readBundle(writeBundle(bundle))).toEqual({ ok: true, bundle });
+  });
+
+  it('is refused with line and character when it is not whole', () => {
+    expect(reason('{\n "format": "dulvan-bundle",\n "version": }')).toMatch(/line 3, character 13/);
+  });
+
+  it('is refused when it is foreign, newer or of an unknown version', () => {
+    expect(reason('[1, 2]')).toContain('not a Dulvan bundle');
+    expect(reason(JSON.stringify({ ...bundle, version: 2 }))).toContain('newer Dulvan');
+    expect(reason(JSON.stringify({ ...bundle, version: 0 }))).toContain('version 0');
+  });
+
+  it('is refused with the place of what does not fit', () => {
+    const latitude = { ...bundle, homes: [{ ...bundle.homes[0]!, home: { ...bundle.homes[0]!.home, latitude: 95 } }] };
+    expect(reason(JSON.stringify(latitude))).toContain('homes › 0 › home › latitude: From -90 to 90');
+    const stray = { ...bundle, homes: [{ ...bundle.homes[0]!, circuits: [{ id: 'c', homeId: 'other', name: 'C', onMinute: 0, offMinute: 60, months: [1] }] }] };
+    expect(reason(JSON.stringify(stray))).toContain('names another home');
+    const backwards = { ...bundle, homes: [{ ...bundle.homes[0]!, circuits: [{ id: 'c', homeId: 'h', name: 'C', onMinute: 600, offMinute: 60, months: [1] }] }] };
+    expect(reason(JSON.stringify(backwards))).toContain('must go off after they come on');
+  });
+
+  it('never crashes on anything', () => {
+    fc.assert(fc.property(fc.string(), (text) => readBundle(text).ok === false));
+    fc.assert(fc.property(fc.json(), (text) => readBundle(text).ok === false));
+    const whole = writeBundle(bundle);
+    fc.assert(fc.property(fc.nat({ max: whole.length - 3 }), (cut) => readBundle(whole.slice(0, cut)).ok === false));
+  });
+});

@@ -1,0 +1,140 @@
+import { BUNDLE_FORMAT, BUNDLE_VERSION, FACT_LISTS, applied, changesBetween, type Bundle, type Change } from '@dulvan/contract';
+import type { HomeFacts, Plant } from '@dulvan/core';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { demoBundle } from '../demo/bundle';
+import { sailLoft } from '../demo/sail-loft';
+import { openStore, type OpenStore } from './open';
+import { Refused, Store } from './store';
+
+let folder: string;
+let open: OpenStore;
+let store: Store;
+const HOME = 'sail-loft';
+
+beforeEach(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'dulvan-store-'));
+  open = await openStore(path.join(folder, 'home.sqlite'));
+  store = new Store(open.database, () => 1_800_000_000_000);
+  await store.importAll(demoBundle());
+});
+
+afterEach(() => {
+  open.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const plant = (facts: HomeFacts, id: string): Plant => facts.plants.find((candidate) => candidate.id === id)!;
+const sorted = (facts: HomeFacts) => ({
+  ...facts,
+  ...Object.fromEntries(FACT_LISTS.map((list) => [list, [...(facts[list] as readonly { id: string }[])].sort((p, q) => (p.id < q.id ? -1 : 1))])),
+});
+
+async function refusal(work: Promise<unknown>): Promise<Refused> {
+  try {
+    await work;
+  } catch (error) {
+    if (error instanceof Refused) return error;
+    throw error;
+  }
+  throw new Error('It was not refused.');
+}
+
+describe('keeping a home', () => {
+  it('gives back exactly the facts it was given', async () => {
+    expect(sorted(await store.facts(HOME))).toEqual(sorted(sailLoft));
+  });
+
+  it('moves a plant, journals it with both states, and takes it back', async () => {
+    const before = await store.facts(HOME);
+    const moved = { ...plant(before, 'p-moth'), spotId: 'sill-4' };
+    const saved = await store.change(HOME, { summary: 'Moved', changes: [{ list: 'plants', id: 'p-moth', after: moved }] });
+    expect(plant(saved.facts!, 'p-moth').spotId).toBe('sill-4');
+    const [entry] = await store.journal(HOME, { plantId: 'p-moth', limit: 1 });
+    expect(entry).toMatchObject({ summary: 'Moved', at: 1_800_000_000_000, changes: [{ before: { spotId: 'bench-1b' }, after: { spotId: 'sill-4' } }] });
+    await store.undo(HOME, entry!.id);
+    expect(await store.facts(HOME)).toEqual(before);
+  });
+
+  it('refuses to take back what was changed since, and the same thing twice', async () => {
+    const facts = await store.facts(HOME);
+    const move = (spotId: string) => store.change(HOME, { summary: 'Moved', changes: [{ list: 'plants', id: 'p-moth', after: { ...plant(facts, 'p-moth'), spotId } }] });
+    const first = await move('sill-4');
+    const second = await move('cab-top-2');
+    expect((await refusal(store.undo(HOME, first.entry.id))).status).toBe(409);
+    await store.undo(HOME, second.entry.id);
+    expect((await refusal(store.undo(HOME, second.entry.id))).status).toBe(409);
+    await store.undo(HOME, first.entry.id);
+    expect(plant(await store.facts(HOME), 'p-moth').spotId).toBe('bench-1b');
+  });
+
+  it('stores nothing of a change of which one part cannot be', async () => {
+    const before = await store.facts(HOME);
+    const changes: Change[] = [
+      { list: 'plants', id: 'p-moth', after: { ...plant(before, 'p-moth'), name: 'Half-stored' } },
+      { list: 'windows', id: 'gable', after: { ...before.windows.find((window) => window.id === 'gable')!, curtainMonths: [1], widthM: 9 } },
+    ];
+    const refused = await refusal(store.change(HOME, { summary: 'Both', changes }));
+    expect(refused.refusal.problems[0]).toMatchObject({ list: 'windows', id: 'gable', field: 'widthM' });
+    expect(await store.facts(HOME)).toEqual(before);
+  });
+
+  it('refuses a stand taken out from under its tiers', async () => {
+    expect((await refusal(store.change(HOME, { summary: 'Out', changes: [{ list: 'stands', id: 'rack', after: null }] }))).status).toBe(422);
+  });
+
+  it('takes a whole home out and brings it back', async () => {
+    const before = await store.facts(HOME);
+    const { entry, facts } = await store.wipe(HOME);
+    expect(facts).toBeNull();
+    expect((await store.homes()).map((home) => home.id)).toEqual(['back-room']);
+    await store.undo(HOME, entry.id);
+    expect(await store.facts(HOME)).toEqual(before);
+  });
+
+  it('keeps writes that come at once in line', async () => {
+    const facts = await store.facts(HOME);
+    await Promise.all(
+      facts.plants.map((each) => store.change(HOME, { summary: 'Noted', changes: [{ list: 'plants', id: each.id, after: { ...each, note: `seen ${each.id}` } }] })),
+    );
+    expect((await store.facts(HOME)).plants.every((each) => each.note === `seen ${each.id}`)).toBe(true);
+    expect(await store.journal(HOME, { limit: 999 })).toHaveLength(facts.plants.length + 1);
+  });
+
+  it('does not let one home’s change touch another’s', async () => {
+    const facts = await store.facts(HOME);
+    const stray = { ...plant(facts, 'p-moth'), homeId: 'back-room' };
+    expect((await refusal(store.change(HOME, { summary: 'Stray', changes: [{ list: 'plants', id: 'p-moth', after: stray }] }))).status).toBe(422);
+    const taken = { ...plant(await store.facts('back-room'), 'b-lithops'), homeId: HOME, spotId: null };
+    expect((await refusal(store.change(HOME, { summary: 'Taken', changes: [{ list: 'plants', id: 'b-lithops', after: taken }] }))).status).toBe(409);
+  });
+
+  it('exports and imports the same home, journal and all, once', async () => {
+    await store.addNote(HOME, 'p-moth', 'A spike');
+    const bundle: Bundle = { format: BUNDLE_FORMAT, version: BUNDLE_VERSION, exportedAt: '2026-11-23T00:00:00.000Z', ...(await store.exportAll()) };
+    await store.wipe(HOME);
+    await store.importAll(bundle);
+    const again = await store.exportAll();
+    expect(again.homes).toEqual(bundle.homes);
+    expect(again.journal.filter((entry) => entry.summary === 'A spike')).toHaveLength(1);
+    expect(await store.importAll(bundle)).toEqual([]);
+  });
+
+  it('opens again what it kept, and keeps a backup only when there is something to migrate', async () => {
+    open.close();
+    open = await openStore(path.join(folder, 'home.sqlite'));
+    expect(open.backup).toBeNull();
+    expect((await new Store(open.database).homes()).length).toBe(2);
+  });
+});
+
+describe('changes', () => {
+  it('between two states lead from one to the other', () => {
+    const changed: HomeFacts = { ...sailLoft, plants: sailLoft.plants.slice(3).map((each, i) => (i === 0 ? { ...each, name: 'New name' } : each)) };
+    expect(sorted(applied(sailLoft, changesBetween(sailLoft, changed))!)).toEqual(sorted(changed));
+    expect(sorted(applied(changed, changesBetween(changed, sailLoft))!)).toEqual(sorted(sailLoft));
+    expect(applied(sailLoft, changesBetween(sailLoft, null))).toBeNull();
+    expect(changesBetween(sailLoft, sailLoft)).toEqual([]);
+  });
+});
