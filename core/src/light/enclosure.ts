@@ -1,5 +1,5 @@
 /** Light thrown from wall to wall: radiosity between patches of a room's six surfaces. */
-import { configurationFactor, corners, crosses, pointOn, type Rectangle } from '../room/rectangle';
+import { crosses, pointOn, rectangleFactor, type Rectangle } from '../room/rectangle';
 import { dot, length, minus, vec, type Vec } from '../room/vector';
 import type { Room } from '../home/facts';
 import type { Receiver } from './pane';
@@ -181,7 +181,7 @@ function viewOf(patch: Patch, { point, normal }: Receiver): number {
     return here > 0 && there > 0 ? (here * there * patch.area) / (Math.PI * square) : 0;
   }
   if (dot(minus(point, patch.rectangle.corner), n) <= 1e-9) return 0;
-  return configurationFactor(corners(patch.rectangle), point, normal);
+  return rectangleFactor(patch.rectangle, point, normal);
 }
 
 /** Exchange between two patches, area times form factor, from two by two points of the smaller one when they are near. */

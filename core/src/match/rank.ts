@@ -62,9 +62,10 @@ export function rankSpots(question: RankQuestion): RankedSpot[] {
 
 /** The best free spot where a plant can stand, other than its own; null when there is none. */
 export function bestFreeSpot(question: RankQuestion): SpotChoice | null {
-  const best = choicesOf(question).find(
-    ({ spotId, refusal, occupants }) => refusal === null && occupants.length === 0 && spotId !== question.plant.spotId,
-  );
+  const taken = new Set(question.plants.map((plant) => plant.spotId));
+  taken.add(question.plant.spotId);
+  const free = question.spots.filter((spot) => !taken.has(spot.id) && refusalOf(question.plant, spot) === null);
+  const [best] = choicesOf({ ...question, spots: free });
   if (!best) return null;
   const { months: _months, ...choice } = best;
   return choice;

@@ -46,6 +46,46 @@ export function configurationFactor(polygon: readonly Vec[], point: Vec, normal:
   return Math.abs(sum) / (2 * Math.PI);
 }
 
+/**
+ * As `configurationFactor`, for a rectangle: nothing is allocated unless the element's plane cuts it, since radiosity
+ * asks for it some hundred thousand times.
+ */
+export function rectangleFactor(r: Rectangle, point: Vec, normal: Vec): number {
+  const { corner, edgeU, edgeV, sizeU, sizeV } = r;
+  const ux = edgeU.x * sizeU;
+  const uy = edgeU.y * sizeU;
+  const uz = edgeU.z * sizeU;
+  const vx = edgeV.x * sizeV;
+  const vy = edgeV.y * sizeV;
+  const vz = edgeV.z * sizeV;
+  const ax = corner.x - point.x;
+  const ay = corner.y - point.y;
+  const az = corner.z - point.z;
+  const height = ax * normal.x + ay * normal.y + az * normal.z;
+  const heightU = ux * normal.x + uy * normal.y + uz * normal.z;
+  const heightV = vx * normal.x + vy * normal.y + vz * normal.z;
+  const lowest = height + Math.min(0, heightU) + Math.min(0, heightV);
+  const highest = height + Math.max(0, heightU) + Math.max(0, heightV);
+  if (highest <= 0) return 0;
+  if (lowest < 0) return configurationFactor(corners(r), point, normal);
+  const sum =
+    edgeTerm(ax, ay, az, ax + ux, ay + uy, az + uz, normal) +
+    edgeTerm(ax + ux, ay + uy, az + uz, ax + ux + vx, ay + uy + vy, az + uz + vz, normal) +
+    edgeTerm(ax + ux + vx, ay + uy + vy, az + uz + vz, ax + vx, ay + vy, az + vz, normal) +
+    edgeTerm(ax + vx, ay + vy, az + vz, ax, ay, az, normal);
+  return Math.abs(sum) / (2 * Math.PI);
+}
+
+/** One edge's part of Lambert's formula, from p to q as seen from the element. */
+function edgeTerm(px: number, py: number, pz: number, qx: number, qy: number, qz: number, normal: Vec): number {
+  const cx = py * qz - pz * qy;
+  const cy = pz * qx - px * qz;
+  const cz = px * qy - py * qx;
+  const area = Math.sqrt(cx * cx + cy * cy + cz * cz);
+  if (area < 1e-15) return 0;
+  return (Math.atan2(area, px * qx + py * qy + pz * qz) * (cx * normal.x + cy * normal.y + cz * normal.z)) / area;
+}
+
 /** The part of a polygon that lies on the side of a plane to which `normal` points. Sutherland and Hodgman 1974. */
 function clipAbovePlane(polygon: readonly Vec[], point: Vec, normal: Vec): Vec[] {
   const kept: Vec[] = [];

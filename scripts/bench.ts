@@ -1,0 +1,92 @@
+/** npm run bench: how long answers take and how that grows, with ratios; nothing here passes or fails. */
+import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
+import { Answerer, type HomeFacts } from '@dulvan/core';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { sailLoft } from '../server/src/demo/sail-loft';
+import { startServer } from '../server/src';
+
+const YEAR = 2026;
+
+function timed(work: () => unknown): number {
+  const startedMs = performance.now();
+  work();
+  return performance.now() - startedMs;
+}
+
+const median = (values: number[]) => [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)]!;
+
+function line(what: string, ms: number, base?: number): void {
+  const ratio = base === undefined ? '' : `   x ${(ms / base).toFixed(2)}`;
+  console.log(`${what.padEnd(58)} ${ms.toFixed(1).padStart(9)} ms${ratio}`);
+}
+
+/** The demo home with each spot and plant doubled, or with every other one left. */
+function resized(facts: HomeFacts, factor: 0.5 | 2): HomeFacts {
+  if (factor === 0.5) return { ...facts, spots: facts.spots.filter((_, i) => i % 2 === 0), plants: facts.plants.map((plant) => ({ ...plant, spotId: null })) };
+  const twins = facts.spots.map((spot) => ({ ...spot, id: `${spot.id}-twin`, alongM: spot.alongM * 0.93 }));
+  return { ...facts, spots: [...facts.spots, ...twins] };
+}
+
+function benchAnswers(): void {
+  console.log('\nAnswers to the whole demo home (28 spots, 3 windows, 24 plants, a year of quarter hours)');
+  const cold = timed(() => new Answerer(knowledge).answer(sailLoft, YEAR));
+  line('first time in a fresh process', cold);
+  const warm = median(Array.from({ length: 5 }, () => timed(() => new Answerer(knowledge).answer(sailLoft, YEAR))));
+  line('from nothing, code warm (median of 5)', warm, cold);
+  line('  half the spots', median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 0.5), YEAR)))), warm);
+  line('  twice the spots', median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 2), YEAR)))), warm);
+  const answerer = new Answerer(knowledge);
+  answerer.answer(sailLoft, YEAR);
+  const variants = ['net', 'sheer', 'blind', 'heavy', 'none'];
+  line('a curtain changed', median(variants.map((curtainId) => timed(() => answerer.answer({ ...sailLoft, windows: sailLoft.windows.map((window) => ({ ...window, curtainId })) }, YEAR)))), warm);
+  line('lamp hours changed', median([0, 30, 60, 90, 120].map((by) => timed(() => answerer.answer({ ...sailLoft, circuits: sailLoft.circuits.map((circuit) => ({ ...circuit, offMinute: circuit.offMinute - by })) }, YEAR)))), warm);
+  line('a plant moved', median(['sill-4', 'cab-top-2', 'rack-low-2', 'galley-top', 'galley-sill-c'].map((spotId) => timed(() => answerer.answer({ ...sailLoft, plants: sailLoft.plants.map((plant, i) => (i === 0 ? { ...plant, spotId } : plant)) }, YEAR)))), warm);
+  line('all spots ranked for one plant', median(Array.from({ length: 5 }, () => timed(() => answerer.rank(sailLoft, sailLoft.plants[0]!, YEAR)))), warm);
+  line('the wash over the loft’s plan (108 points)', timed(() => answerer.wash(sailLoft, 'loft', YEAR)), warm);
+}
+
+function benchSearch(): void {
+  console.log('\nSearch in the catalogue');
+  const finder = taxonFinder(taxa);
+  const typed = ['spathifilum', 'falenop', 'snake', 'sansev', 'african vi', 'zz', 'christm', 'adiantm'];
+  line(`one key, median over ${typed.length} words`, median(typed.map((text) => timed(() => finder.find(text)))));
+}
+
+async function benchApi(): Promise<void> {
+  console.log('\nAPI on loopback, one request after another');
+  const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-bench-'));
+  const running = await startServer({ host: '127.0.0.1', port: 0, file: path.join(folder, 'home.sqlite'), seed: 'demo', state: 'keep', app: null });
+  const ask = async (times: number, address: string, body?: object) => {
+    const took: number[] = [];
+    for (let i = 0; i < times; i++) {
+      const startedMs = performance.now();
+      const reply = await fetch(running.url + address, body ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } : {});
+      await reply.text();
+      if (!reply.ok) throw new Error(`${address} answered ${reply.status}`);
+      took.push(performance.now() - startedMs);
+    }
+    const sorted = took.sort((p, q) => p - q);
+    return { p50: sorted[Math.floor(times * 0.5)]!, p99: sorted[Math.floor(times * 0.99)]! };
+  };
+  await ask(30, '/api/homes/sail-loft');
+  const read = await ask(300, '/api/homes/sail-loft');
+  line('read a whole home, p50', read.p50);
+  line('read a whole home, p99', read.p99, read.p50);
+  const circuit = { ...sailLoft.circuits[0]!, name: 'Rack timer' };
+  const write = await ask(300, '/api/homes/sail-loft/changes', { summary: 'Bench', changes: [{ list: 'circuits', id: circuit.id, after: circuit }] });
+  line('change a circuit, p50', write.p50, read.p50);
+  line('change a circuit, p99', write.p99, write.p50);
+  await running.close();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function main(): Promise<void> {
+  console.log(`Node.js ${process.version}`);
+  benchAnswers();
+  benchSearch();
+  await benchApi();
+}
+
+void main();

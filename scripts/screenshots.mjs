@@ -1,0 +1,55 @@
+/** npm run screenshots: one current picture of each main view, from demo data, into docs/screenshots. */
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { checkNode, ensureBuilt, ensureInstalled, root } from './prepare.mjs';
+
+const PORT = Number(process.env.PORT ?? 4793);
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+const VIEWS = [
+  ['today', '/', PHONE, 'light'],
+  ['today-dark', '/', PHONE, 'dark'],
+  ['room', '/rooms/loft', PHONE, 'light'],
+  ['room-wide', '/rooms/loft', WIDE, 'light'],
+  ['stand', '/stands/rack', PHONE, 'light'],
+  ['spot', '/spots/bench-1b', PHONE, 'light'],
+  ['plants', '/plants', PHONE, 'light'],
+  ['plant-wide', '/plants/p-moth', WIDE, 'dark'],
+  ['add-plant', '/plants/add', PHONE, 'light', async (page) => page.getByLabel('What is it called?').fill('spathifilum')],
+  ['edit-wide', '/place/windows/gable', WIDE, 'light'],
+  ['why', '/why?figure=dli&spot=bench-1b&month=11', PHONE, 'light'],
+  ['settings', '/settings', PHONE, 'light'],
+];
+
+checkNode();
+ensureInstalled();
+await ensureBuilt();
+const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-shots-'));
+const server = spawn(process.execPath, ['scripts/start.mjs', '--demo'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT), DULVAN_DATA: path.join(folder, 'demo.sqlite') },
+});
+await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes('Dulvan is at') && resolve()));
+const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+try {
+  for (const [name, address, viewport, colorScheme, act] of VIEWS) {
+    const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
+    await page.goto(`http://127.0.0.1:${PORT}${address}`);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    await page.waitForLoadState('networkidle');
+    await page.getByText('Working').first().waitFor({ state: 'hidden', timeout: 30_000 });
+    await page.waitForTimeout(1500);
+    if (act) await act(page);
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: path.join(root, 'docs/screenshots', `${name}.png`) });
+    await page.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}
