@@ -124,13 +124,13 @@ export class Answerer {
     return rankSpots({ plant, targets, spots: facts.spots, conditions, plants: facts.plants });
   }
 
-  /** The light over a room's plan, at one height, on a grid of about 0.6 m. */
+  /** The light over a room's plan, at one height, on a grid of about 0.75 m. */
   wash(facts: HomeFacts, roomId: string, year: number): RoomWash | null {
     const room = facts.rooms.find((candidate) => candidate.id === roomId);
     if (!room) return null;
     const heightM = Math.min(0.8, room.heightM / 2);
-    const columns = Math.max(4, Math.min(12, Math.round(room.widthM / 0.6)));
-    const rows = Math.max(4, Math.min(12, Math.round(room.depthM / 0.6)));
+    const columns = Math.max(4, Math.min(12, Math.round(room.widthM / 0.75)));
+    const rows = Math.max(4, Math.min(12, Math.round(room.depthM / 0.75)));
     const dli = new Float32Array(12 * columns * rows);
     const lamps = placedLamps(facts).filter((lamp) => lamp.roomId === room.id);
     for (let row = 0; row < rows; row++) {

@@ -167,6 +167,24 @@ function mayHide(board: Rectangle, opening: Rectangle, point: Vec): boolean {
   return board.corner.z > point.z && board.corner.z < top;
 }
 
+/** Whether a ray from a point in a direction (x, y, z) leaves through an opening. Plain numbers: it is asked for each quarter hour of a year. */
+export function passesOpening({ corner, edgeU, edgeV, sizeU, sizeV, normal: n }: Rectangle, point: Vec, x: number, y: number, z: number): boolean {
+  const cosGlass = x * n.x + y * n.y + z * n.z;
+  if (cosGlass <= 0) return false;
+  const ox = corner.x - point.x;
+  const oy = corner.y - point.y;
+  const oz = corner.z - point.z;
+  const distance = (ox * n.x + oy * n.y + oz * n.z) / cosGlass;
+  if (distance <= 0) return false;
+  const hx = x * distance - ox;
+  const hy = y * distance - oy;
+  const hz = z * distance - oz;
+  const u = hx * edgeU.x + hy * edgeU.y + hz * edgeU.z;
+  if (u < 0 || u > sizeU) return false;
+  const v = hx * edgeV.x + hy * edgeV.y + hz * edgeV.z;
+  return v >= 0 && v <= sizeV;
+}
+
 /** Share of the sun's beam that glass, frame and dirt let through; 0 when it comes from behind or is hidden outside. */
 export function beamThrough(pane: Pane, toSun: Vec): number {
   const n = pane.opening.normal;
@@ -181,23 +199,11 @@ export function beamThrough(pane: Pane, toSun: Vec): number {
  * @param toSun unit vector toward the sun in the room's frame
  */
 export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, boards: readonly Rectangle[]): number {
-  const { opening } = pane;
-  const n = opening.normal;
-  const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
-  if (cosGlass <= 0) return 0;
-  const ox = opening.corner.x - point.x;
-  const oy = opening.corner.y - point.y;
-  const oz = opening.corner.z - point.z;
-  const distance = (ox * n.x + oy * n.y + oz * n.z) / cosGlass;
-  if (distance <= 0) return 0;
-  const hx = toSun.x * distance - ox;
-  const hy = toSun.y * distance - oy;
-  const hz = toSun.z * distance - oz;
-  const u = hx * opening.edgeU.x + hy * opening.edgeU.y + hz * opening.edgeU.z;
-  if (u < 0 || u > opening.sizeU) return 0;
-  const v = hx * opening.edgeV.x + hy * opening.edgeV.y + hz * opening.edgeV.z;
-  if (v < 0 || v > opening.sizeV) return 0;
+  if (!passesOpening(pane.opening, point, toSun.x, toSun.y, toSun.z)) return 0;
   if (boards.length > 0) {
+    const { corner, normal: n } = pane.opening;
+    const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
+    const distance = ((corner.x - point.x) * n.x + (corner.y - point.y) * n.y + (corner.z - point.z) * n.z) / cosGlass;
     const hit = { x: point.x + toSun.x * distance, y: point.y + toSun.y * distance, z: point.z + toSun.z * distance };
     if (boards.some((board) => crosses(board, point, hit))) return 0;
   }

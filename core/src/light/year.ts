@@ -5,7 +5,7 @@ import { HOUR_BINS, STEP_MINUTES, type SkyYear } from '../sky/year';
 import { directionInRoom } from '../room/geometry';
 import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
-import { beamThrough, sunTransmittance, type Coefficients, type DirectLight } from './coefficients';
+import { beamThrough, passesOpening, sunTransmittance, type Coefficients, type DirectLight } from './coefficients';
 import type { Veil } from './instant';
 import { paneAzimuth } from './pane';
 import type { SpotWindow } from './room';
@@ -74,9 +74,10 @@ function binned(coefficients: Coefficients, sky: SkyYear, even: Float64Array): B
 
 /** What the sun does at one window through the year, the same for every spot of the room; made once for each window. */
 export interface PaneYear {
-  /** The year's steps in which the sun stands before the window, and its direction in the room's frame. */
+  /** The year's steps in which the sun stands before the window. */
   readonly steps: Uint32Array;
-  readonly toSun: readonly Vec[];
+  /** Its direction in the room's frame at each of them: x, y, z in turn. */
+  readonly toSun: Float64Array;
   /**
    * The beam by quarter of each hour bin, since what it gives after reflection changes slowly: the bin, the mean
    * direction (weighted by energy) and W h m-2 a day by day type.
@@ -94,7 +95,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   const { pane } = window;
   const { dayTypes } = sky;
   const steps: number[] = [];
-  const toSuns: Vec[] = [];
+  const toSuns: number[] = [];
   const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
   const n = pane.opening.normal;
   const quarters = HOUR_BINS * QUARTERS;
@@ -108,7 +109,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     const passed = beamThrough(pane, toSun);
     if (passed === 0) continue;
     steps.push(step);
-    toSuns.push(toSun);
+    toSuns.push(toSun.x, toSun.y, toSun.z);
     const bin = sky.bin[step]!;
     const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
     const quarter = bin * QUARTERS + sky.quarter[step]!;
@@ -128,7 +129,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
   return {
     steps: Uint32Array.from(steps),
-    toSun: toSuns,
+    toSun: Float64Array.from(toSuns),
     beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
     beamAzimuth: Float32Array.from(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!),
     beamElevation: Float32Array.from(used, (quarter) => elevation[quarter]! / weight[quarter]!),
@@ -172,15 +173,19 @@ export function windowYear(
     const from = entry * dayTypes;
     for (let type = 0; type < dayTypes; type++) sunReflected[into + type]! += back * outside.beamEnergy[from + type]!;
   }
+  const { opening } = spot.pane;
   let hourOf = -1;
   let lastQuarter = 4;
   let hourSum = 0;
   for (let i = 0; i < outside.steps.length; i++) {
-    const toSun = outside.toSun[i]!;
-    const passed = sunTransmittance(spot.pane, leaf, toSun, boards);
+    const x = outside.toSun[3 * i]!;
+    const y = outside.toSun[3 * i + 1]!;
+    const z = outside.toSun[3 * i + 2]!;
+    if (!passesOpening(opening, leaf, x, y, z)) continue;
+    const passed = sunTransmittance(spot.pane, leaf, { x, y, z }, boards);
     if (passed === 0) continue;
     const step = outside.steps[i]!;
-    const onLeaf = passed * toSun.z;
+    const onLeaf = passed * z;
     addBeam(sunDirect, sky, step, onLeaf);
     const bin = sky.bin[step]!;
     const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;

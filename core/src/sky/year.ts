@@ -1,5 +1,5 @@
 /** The outdoor light of a whole year at one place: every quarter hour of sun, and the mean sky of each month's hours. */
-import { DAY_MS, MINUTE_MS, RADIANS, SOLAR_CONSTANT, daysInMonth, startOfCivilDay, utcOffsetMinutes } from '../units';
+import { DAY_MS, MINUTE_MS, RADIANS, SOLAR_CONSTANT, daysInMonth, utcOffsetMinutes } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunSeenFrom, type Place } from '../sun';
 import { clearnessProfile, dayTypeClearness, DAY_TYPES } from './clearness';
 import { clearSkyIrradiance, haurwitzGlobal, splitGlobal, type OutdoorLight } from './irradiance';
@@ -88,11 +88,10 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
   const stepHours = STEP_MINUTES / 60;
 
   for (let month0 = 0; month0 < 12; month0++) {
+    const offsetOf = noonOffsets(year, month0, monthDays[month0]!, timeZone);
     for (let day = 1; day <= monthDays[month0]!; day++) {
-      const date = { year, month: month0 + 1, day };
-      const startMs = startOfCivilDay(date, timeZone);
-      const offsetMs = utcOffsetMinutes(startMs + DAY_MS / 2, timeZone) * MINUTE_MS;
-      const ordinal = dayOfYear(date);
+      const offsetMs = offsetOf(day) * MINUTE_MS;
+      const ordinal = dayOfYear({ year, month: month0 + 1, day });
       const dayStartMs = Date.UTC(year, month0, day) - offsetMs;
       // Within a day declination and hour angle run so evenly that two ends serve all steps (0.001 degrees).
       const first = sunEquatorial(dayStartMs);
@@ -160,6 +159,13 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
     global,
     clearShape,
   };
+}
+
+/** Minutes local time is ahead of UTC at noon on each day of a month; zones are slow to ask, and few months change their offset. */
+function noonOffsets(year: number, month0: number, days: number, timeZone: string): (day: number) => number {
+  const ask = (day: number) => utcOffsetMinutes(Date.UTC(year, month0, day, 12), timeZone);
+  const first = ask(1);
+  return first === ask(days) ? () => first : ask;
 }
 
 /** Hour angle of sunset, radians: 0 in the polar night, pi in the polar day. */
