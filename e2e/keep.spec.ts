@@ -27,6 +27,27 @@ test('a wiped home comes back by undo', async ({ page }) => {
   await expect(page.getByRole('radio', { name: 'The sail loft' })).toBeVisible();
 });
 
+test('an import of several homes is undone as one, and old changes from the place’s history', async ({ page }) => {
+  await page.goto('/settings');
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export everything' }).click();
+  const bundle = JSON.parse(readFileSync(await (await downloading).path(), 'utf8')) as { homes: { home: { name: string } }[] };
+  for (const { home } of bundle.homes) home.name = `${home.name} again`;
+  await page.getByLabel('Bundle file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(bundle)) });
+  await expect(page.getByText('Imported 2 homes')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Shop back room again' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('radio', { name: 'Shop back room', exact: true })).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'The sail loft', exact: true })).toBeVisible();
+
+  await page.goto('/place/rooms/galley');
+  await page.getByLabel('Name').fill('Old galley');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.goto('/place');
+  await page.getByRole('button', { name: 'Take back: Changed the room Old galley' }).click();
+  await expect(page.getByRole('link', { name: 'Galley', exact: true })).toBeVisible();
+});
+
 test('refuses broken, foreign and other versions’ bundles with the place and the reason', async ({ page }) => {
   expectsRefusal();
   await page.goto('/settings');

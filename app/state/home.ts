@@ -17,7 +17,13 @@ export interface Trial {
 /** What just happened, for the bar that offers to take it back. */
 export interface Notice {
   readonly text: string;
-  readonly undoEntryId: string | null;
+  /** Keys of the journal entries that undo would take back, each with its home's, newest first. */
+  readonly undo: readonly Taken[];
+}
+
+interface Taken {
+  readonly homeId: string;
+  readonly entryId: string;
 }
 
 interface HomeState {
@@ -32,7 +38,7 @@ interface HomeState {
   /** Stores a change; null when it went through, else why not. */
   change(summary: string, changes: readonly Change[], homeId?: string): Promise<Refusal | null>;
   wipe(): Promise<Refusal | null>;
-  undo(entryId: string): Promise<Refusal | null>;
+  undo(entries: readonly Taken[]): Promise<Refusal | null>;
   importText(text: string): Promise<Refusal | null>;
   tryOut(summary: string, changes: readonly Change[]): void;
   putBack(): void;
@@ -89,7 +95,7 @@ export const useHome = create<HomeState>()(
           status: 'ready',
           facts,
           homes: facts ? [...known, facts.home] : known,
-          notice: { text: summary, undoEntryId: saved.value.entry.id },
+          notice: { text: summary, undo: [{ homeId: id, entryId: saved.value.entry.id }] },
         });
         return null;
       },
@@ -99,23 +105,22 @@ export const useHome = create<HomeState>()(
         if (!facts) return null;
         const saved = await ask('wipe', { params: { homeId: facts.home.id } });
         if (!saved.ok) return saved.refusal;
-        set({ notice: { text: saved.value.entry.summary, undoEntryId: `${facts.home.id}/${saved.value.entry.id}` }, trial: null });
+        const { entry } = saved.value;
+        set({ notice: { text: entry.summary, undo: [{ homeId: entry.homeId, entryId: entry.id }] }, trial: null });
         await get().load();
         return null;
       },
 
-      async undo(entryId) {
-        // After a home is taken out there is no home on screen: its key travels with the entry's.
-        const [first, second] = entryId.split('/') as [string, string?];
-        const homeId = second ? first : get().facts?.home.id;
-        if (!homeId) return null;
-        const saved = await ask('undo', { params: { homeId, entryId: second ?? first } });
-        if (!saved.ok) {
-          set({ notice: { text: saved.refusal.message, undoEntryId: null } });
-          return saved.refusal;
+      async undo(entries) {
+        for (const { homeId, entryId } of entries) {
+          const saved = await ask('undo', { params: { homeId, entryId } });
+          if (!saved.ok) {
+            set({ notice: { text: saved.refusal.message, undo: [] } });
+            return saved.refusal;
+          }
+          set({ notice: { text: saved.value.entry.summary, undo: [] } });
+          useSettings.getState().setHomeId(homeId);
         }
-        set({ notice: { text: saved.value.entry.summary, undoEntryId: null } });
-        useSettings.getState().setHomeId(homeId);
         await get().load();
         return null;
       },
@@ -129,7 +134,7 @@ export const useHome = create<HomeState>()(
           trial: null,
           notice: {
             text: entry ? `Imported ${entries.length === 1 ? 'one home' : `${entries.length} homes`}` : 'Nothing differed: all of it was here already',
-            undoEntryId: entries.length === 1 ? `${entry!.homeId}/${entry!.id}` : null,
+            undo: entries.map(({ homeId, id }) => ({ homeId, entryId: id })),
           },
         });
         await get().load();
@@ -145,7 +150,7 @@ export const useHome = create<HomeState>()(
         const { trial, change } = get();
         if (!trial) return null;
         const refusal = await change(trial.summary, trial.changes);
-        if (refusal) set({ notice: { text: refusal.message, undoEntryId: null } });
+        if (refusal) set({ notice: { text: refusal.message, undo: [] } });
         else set({ trial: null });
         return refusal;
       },

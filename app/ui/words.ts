@@ -145,12 +145,17 @@ export function troubleSentence(trouble: Trouble, units: Units): string {
   return `${troubleName(worst)} ${monthsInWords(trouble.months)}: gets ${gets}${at}, ${wants}${perDay}${depends}`;
 }
 
+/** A taxon's first common name, as a title. */
+export function commonName(taxon: { readonly common: readonly string[] }): string {
+  const [first = ''] = taxon.common;
+  return first.charAt(0).toUpperCase() + first.slice(1);
+}
+
 /** The grower's own name for a plant, else its common one. */
 export function plantName(plant: Pick<Plant, 'name' | 'taxonId'>): string {
   if (plant.name.trim()) return plant.name;
   const taxon = knowledge.taxon(plant.taxonId);
-  const common = taxon?.common[0];
-  return common ? common.charAt(0).toUpperCase() + common.slice(1) : (taxon?.name ?? 'Plant of unknown name');
+  return taxon ? commonName(taxon) : 'Plant of unknown name';
 }
 
 export const latinName = (taxonId: string) => knowledge.taxon(taxonId)?.name ?? 'Name not known';

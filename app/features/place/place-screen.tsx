@@ -8,6 +8,7 @@ import { Page } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { clock, length } from '../../ui/words';
+import { History } from './history';
 
 export function PlaceScreen() {
   const facts = useFacts();
@@ -50,6 +51,7 @@ export function PlaceScreen() {
         ))}
         <TextLink href="/place/circuits/new">Add a circuit</TextLink>
       </View>
+      <History facts={facts} />
     </Page>
   );
 }

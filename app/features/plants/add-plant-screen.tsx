@@ -15,7 +15,7 @@ import { Page, Rule } from '../../ui/page';
 import { SPACE, TOUCH } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { STAGE_WORD, spotPlace } from '../../ui/words';
+import { STAGE_WORD, commonName, spotPlace } from '../../ui/words';
 import { newId, newPlant } from '../place/blank';
 import { FORM_SPECS } from '../place/form-specs';
 import { readForm, unitOf, valuesOf } from '../place/form-values';
@@ -59,7 +59,7 @@ function Search({ text, onText, onTaxon }: { readonly text: string; readonly onT
           onPress={() => onTaxon(taxon.id)}
           style={{ minHeight: TOUCH, borderBottomWidth: 1, borderColor: line, paddingVertical: SPACE.xs }}
         >
-          <Strong>{taxon.common[0]!}</Strong>
+          <Strong>{commonName(taxon)}</Strong>
           <Small>{[taxon.name, ...taxon.synonyms.map((synonym) => `once ${synonym}`)].join(' · ')}</Small>
         </Pressable>
       ))}
@@ -97,7 +97,7 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
       setRefusal('Some answers cannot be kept yet: they are marked above.');
       return;
     }
-    const called = plant.name.trim() || taxon.common[0]!;
+    const called = plant.name.trim() || commonName(taxon);
     const where = spotId === null ? 'without a spot' : `to ${spotPlace(facts, spotId)}`;
     const refused = await change(`Added ${called} ${where}`, [{ list: 'plants', id: plant.id, after: { ...plant, spotId } }]);
     if (refused) {
@@ -110,7 +110,7 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
   return (
     <View style={{ gap: SPACE.m }}>
       <View>
-        <Heading>{taxon.common[0]!}</Heading>
+        <Heading>{commonName(taxon)}</Heading>
         <Small>{taxon.name}</Small>
         <Body>{taxon.key}</Body>
         <Hazards taxon={taxon} />

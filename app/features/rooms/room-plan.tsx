@@ -42,6 +42,9 @@ export function RoomPlan({ facts, room, month, wash, width, fits, chosenSpotId, 
   });
   const enclosures = facts.rooms.filter((other) => other.insideRoomId === room.id);
   const cells = wash ? wash.columns * wash.rows : 0;
+  // Whole pixels: washes that overlap or gape would draw lines that mean nothing.
+  const edgeX = (column: number) => Math.round(x((column / (wash?.columns ?? 1)) * room.widthM));
+  const edgeY = (row: number) => Math.round(y((row / (wash?.rows ?? 1)) * room.depthM));
   return (
     <Svg width={width} height={height} role="img" aria-label={`Plan of ${room.name}, wall A below`}>
       <Rect x={x(0)} y={y(room.depthM)} width={planWidth} height={planHeight} fill={ink.sheet} />
@@ -53,10 +56,10 @@ export function RoomPlan({ facts, room, month, wash, width, fits, chosenSpotId, 
             return opacity === 0 ? null : (
               <Rect
                 key={cell}
-                x={x((column / wash.columns) * room.widthM)}
-                y={y(((row + 1) / wash.rows) * room.depthM)}
-                width={planWidth / wash.columns + 0.5}
-                height={planHeight / wash.rows + 0.5}
+                x={edgeX(column)}
+                y={edgeY(row + 1)}
+                width={edgeX(column + 1) - edgeX(column)}
+                height={edgeY(row) - edgeY(row + 1)}
                 fill={ink.wash}
                 opacity={opacity}
               />

@@ -12,7 +12,7 @@ import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { brightness, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
+import { brightness, commonName, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
 import { NotHere } from '../shell/not-here';
 import { useMonth } from './use-month';
 
@@ -118,7 +118,7 @@ function WouldDoWell({ conditions, latitude, month }: { readonly conditions: rea
         <View key={taxon.id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 44 }}>
           <FitMark fit={fit.months[month - 1] ?? null} />
           <View style={{ flex: 1 }}>
-            <Body>{taxon.common[0]}</Body>
+            <Body>{commonName(taxon)}</Body>
             <Small>{knowledge.taxon(taxon.id)?.name}</Small>
           </View>
           <Body>{fitShare(fit.whole)}</Body>

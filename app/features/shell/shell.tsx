@@ -136,12 +136,11 @@ function NoticeBar() {
     return () => clearTimeout(timer);
   }, [notice, tell]);
   if (!notice) return null;
-  const { undoEntryId } = notice;
   return (
     <View role="status" aria-live="polite" style={{ backgroundColor: ink.ink, paddingHorizontal: SPACE.m, minHeight: TOUCH, flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
       <Text style={{ flex: 1, fontFamily: FONT.text, fontSize: 15, color: ink.sheet, paddingVertical: SPACE.s }}>{notice.text}</Text>
-      {undoEntryId ? (
-        <Pressable role="button" aria-label="Undo" onPress={() => void undo(undoEntryId)} style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}>
+      {notice.undo.length > 0 ? (
+        <Pressable role="button" aria-label="Undo" onPress={() => void undo(notice.undo)} style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}>
           <Text style={{ fontFamily: FONT.strong, fontSize: 15, color: ink.sheet, textDecorationLine: 'underline' }}>Undo</Text>
         </Pressable>
       ) : null}

@@ -98,7 +98,7 @@ const LEVEL_LEAF = (units: Units) => `The leaf lies level, ${length(LEAF_HEIGHT_
 function explainDli({ facts, spotId, answer, month, climate, units }: Asked, condition: Condition): Explanation {
   const { shares } = condition;
   const lampParts = Object.entries(shares.lamps)
-    .filter(([, dli]) => dli > 0)
+    .filter(([, dli]) => dli >= 0.005)
     .map(([id, dli]): Pair => [facts.lamps.find((lamp) => lamp.id === id)?.name ?? 'Lamp', `${mol(dli)} mol`]);
   const parts: Pair[] = (
     [
@@ -109,7 +109,7 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
       ['Off walls, floor and ceiling', shares.reflected],
     ] as const
   )
-    .filter(([, dli]) => dli > 0.0005)
+    .filter(([, dli]) => dli >= 0.005)
     .map(([name, dli]): Pair => [name, `${mol(dli)} mol`]);
   const clearness = climate?.clearness[seasonalMonth(month, facts.home.latitude) - 1];
   return {

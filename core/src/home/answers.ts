@@ -133,11 +133,12 @@ export class Answerer {
     const rows = Math.max(4, Math.min(12, Math.round(room.depthM / 0.75)));
     const dli = new Float32Array(12 * columns * rows);
     const lamps = placedLamps(facts).filter((lamp) => lamp.roomId === room.id);
+    const boards = boardsOf(facts, room.id);
     for (let row = 0; row < rows; row++) {
       for (let column = 0; column < columns; column++) {
         const leaf = vec(((column + 0.5) / columns) * room.widthM, ((row + 0.5) / rows) * room.depthM, heightM);
-        const daylight = this.daylightAt(facts, room, leaf, [], year);
-        const lit = lampsAt(facts, lamps, leaf, []);
+        const daylight = this.daylightAt(facts, room, leaf, boards, year);
+        const lit = lampsAt(facts, lamps, leaf, boards);
         for (let month0 = 0; month0 < 12; month0++) {
           const lampDli = lit.reduce((sum, lamp) => sum + lamp.ppfd * circuitHours(lamp.circuit, month0 + 1), 0) * MOL_PER_UMOL_HOUR;
           dli[month0 * columns * rows + row * columns + column] = meanDli(daylight, month0) + lampDli;
