@@ -235,10 +235,14 @@ interface LitLamp {
   readonly circuit: Circuit;
 }
 
+/** A lamp fainter than this at a leaf is left out of every figure alike, umol m-2 s-1. */
+const FAINTEST_PPFD = 0.005;
+
 function lampsAt(facts: HomeFacts, lamps: readonly PlacedLamp[], leaf: Vec, boards: readonly Rectangle[]): LitLamp[] {
   return lamps.flatMap((placed) => {
     const circuit = facts.circuits.find((candidate) => candidate.id === placed.lamp.circuitId);
-    return circuit ? [{ id: placed.lamp.id, ppfd: lampPpfd(placed, leaf, boards), circuit }] : [];
+    const ppfd = lampPpfd(placed, leaf, boards);
+    return circuit && ppfd > FAINTEST_PPFD ? [{ id: placed.lamp.id, ppfd, circuit }] : [];
   });
 }
 
@@ -296,7 +300,7 @@ function conditionOf({ facts, room, daylight, lit, air, month0, year }: Conditio
   for (const lamp of lit) {
     const hours = circuitHours(lamp.circuit, month);
     const dli = lamp.ppfd * hours * MOL_PER_UMOL_HOUR;
-    if (lamp.ppfd > 0.005) lamps[lamp.id] = dli;
+    lamps[lamp.id] = dli;
     lampDli += dli;
     if (hours > 0) lampPeak += lamp.ppfd;
   }
