@@ -57,8 +57,10 @@ export function clearSkyIrradiance(
   const fh2 = Math.exp(-altitudeM / 1250);
   const cg1 = 5.09e-5 * altitudeM + 0.868;
   const cg2 = 3.92e-5 * altitudeM + 0.0387;
-  const global =
-    cg1 * extraterrestrial * sin * Math.exp(-cg2 * mass * (fh1 + fh2 * (linkeTurbidity - 1)) + 0.01 * mass ** 1.8);
+  const fitted = cg1 * Math.exp(-cg2 * mass * (fh1 + fh2 * (linkeTurbidity - 1)) + 0.01 * mass ** 1.8);
+  // The last term runs away in the last degrees above the horizon, where the fit was not made: held at its value at air mass 20.
+  const lowest = cg1 * Math.exp(-cg2 * 20 * (fh1 + fh2 * (linkeTurbidity - 1)) + 0.01 * 20 ** 1.8);
+  const global = extraterrestrial * sin * (mass > 20 ? Math.min(fitted, lowest) : fitted);
   const b = 0.664 + 0.163 / fh1;
   const beam = b * extraterrestrial * Math.exp(-0.09 * mass * (linkeTurbidity - 1));
   const beamCeiling = (global / sin) * (1 - (0.1 - 0.2 * Math.exp(-linkeTurbidity)) / (0.1 + 0.88 / fh1));
