@@ -18,6 +18,7 @@ module.exports = {
       transform: {
         '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'ios' }, presets: ['babel-preset-expo'] }],
       },
+      setupFiles: ['<rootDir>/jest.setup.js'],
       testMatch: ['<rootDir>/**/*.test.{ts,tsx}'],
       transformIgnorePatterns: [
         'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-paper|react-native-svg|gifted-charts-core|nanoid|comlink|@dulvan))',

@@ -1,0 +1,102 @@
+import { smallHome } from '../../core/src/home/small-home.fixture';
+import { FACT_LISTS, applied, changeSchema, changeSetSchema, changesBetween, endpoints, factSchemas, homeFactsSchema, homeSchema, isoDate, minuteOfDay, months, name, within } from './index';
+
+const issues = (result: { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } }) =>
+  result.success ? [] : result.error!.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+
+describe('fields', () => {
+  it('name the range and the unit they allow', () => {
+    expect(issues(within(1, 5, 'm').safeParse(7))).toEqual([': From 1 to 5 m.']);
+    expect(issues(within(1, 5, 'm').safeParse(NaN))[0]).toContain('From 1 to 5 m.');
+    expect(within(1, 5, 'm').safeParse(1).success).toBe(true);
+  });
+
+  it('trim names and refuse empty and endless ones', () => {
+    expect(name.parse('  Loft ')).toBe('Loft');
+    expect(name.safeParse('   ').success).toBe(false);
+    expect(issues(name.safeParse('x'.repeat(10_000)))).toEqual([': At most 80 characters.']);
+  });
+
+  it.each(['2026-02-29', '2026-13-01', '26-01-01', 'yesterday', ''])('refuse the date %j', (text) => expect(isoDate.safeParse(text).success).toBe(false));
+  it('take a real date, a time to midnight, months once each', () => {
+    expect(isoDate.safeParse('2028-02-29').success).toBe(true);
+    expect(minuteOfDay.safeParse(1440).success).toBe(true);
+    expect(minuteOfDay.safeParse(1441).success).toBe(false);
+    expect(months.safeParse([1, 12]).success).toBe(true);
+    expect(months.safeParse([1, 1]).success).toBe(false);
+    expect(months.safeParse([0]).success).toBe(false);
+  });
+});
+
+describe('facts', () => {
+  it('of a whole home pass as they stand', () => {
+    expect(issues(homeFactsSchema.safeParse(smallHome))).toEqual([]);
+  });
+
+  it.each([
+    ['latitude', 95],
+    ['longitude', -181],
+    ['elevationM', 9000],
+    ['timeZone', 'Nowhere/Harbour'],
+    ['name', ''],
+  ])('of a home are refused with %s %j', (field, value) => {
+    const found = issues(homeSchema.safeParse({ ...smallHome.home, [field]: value }));
+    expect(found).toHaveLength(1);
+    expect(found[0]).toMatch(new RegExp(`^${field}: `));
+  });
+
+  it.each([
+    ['lamps', 'ppf', -1],
+    ['lamps', 'dimming', 1.2],
+    ['windows', 'slopeDeg', 0],
+    ['windows', 'frameShare', 1],
+    ['rooms', 'heightM', 0],
+    ['spots', 'sizeM', -0.3],
+    ['plants', 'stage', 'ancient'],
+    ['air', 'dayRh', 0],
+    ['air', 'month', 13],
+  ] as const)('of %s are refused with %s %j', (list, field, value) => {
+    expect(issues(factSchemas[list].safeParse({ ...smallHome[list][0], [field]: value }))[0]).toMatch(new RegExp(`^${field}: `));
+  });
+
+  it('with fields nobody knows are refused', () => {
+    expect(factSchemas.rooms.safeParse({ ...smallHome.rooms[0], colour: 'blue' }).success).toBe(false);
+  });
+});
+
+describe('changes', () => {
+  it('put an entry of a list under its own schema', () => {
+    expect(changeSchema.safeParse({ list: 'rooms', id: 'r', after: smallHome.rooms[0] }).success).toBe(true);
+    expect(changeSchema.safeParse({ list: 'rooms', id: 'r', after: smallHome.windows[0] }).success).toBe(false);
+    expect(changeSchema.safeParse({ list: 'rooms', id: 'r', after: null }).success).toBe(true);
+    expect(changeSetSchema.safeParse({ summary: '', changes: [] }).success).toBe(false);
+  });
+
+  it('leave the facts they were applied to as they were', () => {
+    const before = structuredClone(smallHome);
+    applied(smallHome, [{ list: 'plants', id: 'p', after: null }]);
+    expect(smallHome).toEqual(before);
+  });
+
+  it('found a home from nothing, and end one', () => {
+    const founded = applied(null, changesBetween(null, smallHome))!;
+    expect(founded.home).toEqual(smallHome.home);
+    for (const list of FACT_LISTS) expect(founded[list]).toHaveLength(smallHome[list].length);
+    expect(applied(smallHome, changesBetween(smallHome, null))).toBeNull();
+    expect(applied(null, [])).toBeNull();
+  });
+});
+
+describe('endpoints', () => {
+  it('have an address and a method each, and parameters for each brace', () => {
+    const seen = new Set<string>();
+    for (const endpoint of Object.values(endpoints)) {
+      const key = `${endpoint.method} ${endpoint.path}`;
+      expect(seen.has(key)).toBe(false);
+      seen.add(key);
+      const braces = [...endpoint.path.matchAll(/\{(\w+)\}/g)].map((match) => match[1]!);
+      const given = 'params' in endpoint ? Object.keys(endpoint.params.shape) : [];
+      expect(given.sort()).toEqual(braces.sort());
+    }
+  });
+});
