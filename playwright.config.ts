@@ -9,7 +9,7 @@ const CHROMIUM_FLAGS = [
 export default defineConfig({
   testDir: 'e2e',
   timeout: 120_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 30_000 },
   workers: 2,
   fullyParallel: true,
   retries: 0,

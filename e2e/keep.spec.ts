@@ -67,7 +67,9 @@ test('a confirmed save survives a sudden death of the server', async ({ page, du
   await page.goto('/place/rooms/galley');
   await page.getByLabel('Name').fill('Galley with the new stove');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Changed the room Galley with the new stove')).toBeVisible();
+  await expect(page.getByText('Changed the room Galley with the new stove').first()).toBeVisible();
+  await page.getByRole('heading', { name: 'The sail loft', level: 1 }).waitFor();
+  await page.waitForLoadState('networkidle');
   await dulvan.killAndStart();
   await page.goto('/rooms');
   await expect(page.getByRole('radio', { name: 'Galley with the new stove' })).toBeVisible();

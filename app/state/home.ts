@@ -149,7 +149,8 @@ export const useHome = create<HomeState>()(
       async keep() {
         const { trial, change } = get();
         if (!trial) return null;
-        const refusal = await change(trial.summary, trial.changes);
+        // Its own home's key: a trial may be kept while the home is still being opened after a reload.
+        const refusal = await change(trial.summary, trial.changes, trial.homeId);
         if (refusal) set({ notice: { text: refusal.message, undo: [] } });
         else set({ trial: null });
         return refusal;

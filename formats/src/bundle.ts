@@ -1,6 +1,7 @@
 /** Reads and writes the home bundle: refuses what is broken, foreign or of another version, with the place and the reason. */
 import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleSchema, type Bundle } from '@dulvan/contract';
 import { problemsOf } from '@dulvan/core';
+import { parse as parseWithErrors, type ParseError } from 'jsonc-parser';
 import { z } from 'zod';
 
 /** Largest bundle that is read, in characters. */
@@ -16,8 +17,8 @@ export function readBundle(text: string): BundleReading {
   let raw: unknown;
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    return refused(`The file is not whole JSON${placeOf(text, error)}. Nothing was changed.`);
+  } catch {
+    return refused(`The file is not whole JSON${placeOf(text)}. Nothing was changed.`);
   }
   const head = z.object({ format: z.unknown(), version: z.unknown() }).safeParse(raw);
   if (!head.success || head.data.format !== BUNDLE_FORMAT) {
@@ -61,10 +62,12 @@ function strayHome(facts: Bundle['homes'][number]): string | null {
   return null;
 }
 
-function placeOf(text: string, error: unknown): string {
-  const position = /position (\d+)/.exec(String(error))?.[1];
-  if (!position) return '';
-  const before = text.slice(0, Number(position));
-  const line = before.split('\n').length;
-  return ` (line ${line}, character ${before.length - before.lastIndexOf('\n')})`;
+/** Where a text stops being JSON; the engine's own message does not always say. */
+function placeOf(text: string): string {
+  const errors: ParseError[] = [];
+  parseWithErrors(text, errors, { disallowComments: true });
+  const [first] = errors;
+  if (!first) return '';
+  const before = text.slice(0, first.offset);
+  return ` (line ${before.split('\n').length}, character ${before.length - before.lastIndexOf('\n')})`;
 }
