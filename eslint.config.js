@@ -7,6 +7,7 @@ module.exports = [
     rules: {
       'no-console': ['error', { allow: ['error', 'warn'] }],
       'import/no-named-as-default': 'off',
+      'import/no-named-as-default-member': 'off',
       'import/no-unresolved': 'off',
     },
   },
