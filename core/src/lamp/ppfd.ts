@@ -74,8 +74,8 @@ const PARTS_PER_NEARNESS = 48;
 
 /**
  * PPFD from a line. A strip shines as Lambertian points facing `aim` (I = ppf / pi cos); a bare tube as a thin
- * Lambertian cylinder (I = ppf / pi^2 sin of the angle from the axis). By Gauss-like subdivision: within 0.1 %
- * when the leaf is farther from the line than a tenth of its length.
+ * Lambertian cylinder (I = ppf / pi^2 sin of the angle from the axis). By subdivision into points, the more the
+ * nearer the leaf: within 0.1 % in the reference cases.
  */
 export function linePpfd(line: LineSource, receptor: Receptor): number {
   const nearest = Math.max(distanceToLine(line, receptor.point), line.lengthM / 60);

@@ -160,7 +160,7 @@ export interface SpotWindow {
   readonly flux: Coefficients;
 }
 
-/** Daylight coefficients of a receiver in a lit room, window by window. Takes about a millisecond a window. */
+/** Daylight coefficients of a receiver in a lit room, window by window. */
 export function spotWindows(lit: LitRoom, receiver: Receiver): SpotWindow[] {
   const importance = lit.enclosure.importance(receiver, lit.boards);
   return lit.panes.map(({ pane, flux, onPatches, sunOnPatches: beams }) => {

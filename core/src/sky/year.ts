@@ -71,7 +71,7 @@ export interface SkyYearRequest {
 /** Days of each month on which the clear sky's shape is taken: it changes slowly, unlike the sun's patch on a leaf. */
 const SHAPE_DAYS = [5, 15, 25];
 
-/** Computes the outdoor year at 15-minute steps, the sun taken at the middle of each. Takes about 60 ms. */
+/** Computes the outdoor year at 15-minute steps, the sun taken at the middle of each. */
 export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): SkyYear {
   const types = weather.dayTypes;
   const bin: number[] = [];

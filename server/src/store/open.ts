@@ -24,11 +24,16 @@ export async function openStore(file: string): Promise<OpenStore> {
   await mkdir(path.dirname(file), { recursive: true });
   const existed = existsSync(file);
   const client = createClient({ url: pathToFileURL(file).href });
-  await client.execute('PRAGMA journal_mode = WAL');
-  const backup = existed && (await pendingMigrations(client)) > 0 ? await backUp(client, file) : null;
-  const database = drizzle({ client, schema, casing: 'snake_case' });
-  await migrate(database, { migrationsFolder: MIGRATIONS });
-  return { database, backup, close: () => client.close() };
+  try {
+    await client.execute('PRAGMA journal_mode = WAL');
+    const backup = existed && (await pendingMigrations(client)) > 0 ? await backUp(client, file) : null;
+    const database = drizzle({ client, schema, casing: 'snake_case' });
+    await migrate(database, { migrationsFolder: MIGRATIONS });
+    return { database, backup, close: () => client.close() };
+  } catch (error) {
+    client.close();
+    throw error;
+  }
 }
 
 async function pendingMigrations(client: Client): Promise<number> {
