@@ -1,6 +1,7 @@
-import { BarlowCondensed_500Medium, BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed';
-import { PublicSans_400Regular, PublicSans_600SemiBold } from '@expo-google-fonts/public-sans';
-import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
+import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/500Medium';
+import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
+import { PublicSans_400Regular } from '@expo-google-fonts/public-sans/400Regular';
+import { PublicSans_600SemiBold } from '@expo-google-fonts/public-sans/600SemiBold';
 import { useFonts } from 'expo-font';
 import Head from 'expo-router/head';
 import { useColorScheme } from 'react-native';
@@ -11,28 +12,15 @@ import { useSettings } from '../state/settings';
 import { darkTheme, lightTheme } from '../ui/theme';
 import '../ui/web-animation';
 
-/** Paper's icons come out as pictures without a name: they only decorate words here. */
-const PAPER_SETTINGS = {
-  icon: ({ name, color, size }: { name: string; color?: string; size: number }) => (
-    <MaterialCommunityIcons name={name as never} color={color} size={size} aria-hidden role="presentation" />
-  ),
-};
-
 export default function RootLayout() {
-  const [fontsLoaded] = useFonts({
-    BarlowCondensed_500Medium,
-    BarlowCondensed_600SemiBold,
-    PublicSans_400Regular,
-    PublicSans_600SemiBold,
-    ...MaterialCommunityIcons.font,
-  });
+  // Nothing waits for the fonts: until they are here, the system's own stand in.
+  useFonts({ BarlowCondensed_500Medium, BarlowCondensed_600SemiBold, PublicSans_400Regular, PublicSans_600SemiBold });
   const system = useColorScheme();
   const appearance = useSettings((state) => state.appearance);
   const dark = appearance === 'dark' || (appearance === 'auto' && system === 'dark');
-  if (!fontsLoaded) return null;
   return (
     <SafeAreaProvider>
-      <PaperProvider theme={dark ? darkTheme : lightTheme} settings={PAPER_SETTINGS as never}>
+      <PaperProvider theme={dark ? darkTheme : lightTheme}>
         <Head>
           <title>Dulvan</title>
         </Head>

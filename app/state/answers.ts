@@ -45,6 +45,8 @@ async function answerNewest(): Promise<void> {
 /** Keeps the answers in step with the facts; used once, by the shell. */
 export function useKeepAnswers(): void {
   const facts = useFacts();
+  // The worker wakes while the facts are still on their way.
+  useEffect(() => void answerService(), []);
   useEffect(() => {
     if (!facts) {
       useAnswers.setState({ answers: null, facts: null });
@@ -85,5 +87,5 @@ export function useRanking(facts: HomeFacts | null, plant: Plant | null): readon
 
 /** The light over a room's plan through the year. */
 export function useWash(facts: HomeFacts | null, roomId: string): RoomWash | null {
-  return useAsked(facts ? () => answerService().wash(facts, roomId, YEAR) : null, [facts, roomId]);
+  return useAsked(facts ? () => answerService('washes').wash(facts, roomId, YEAR) : null, [facts, roomId]);
 }

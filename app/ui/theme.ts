@@ -2,11 +2,12 @@
 import { MD3DarkTheme, MD3LightTheme, configureFonts, type MD3Theme } from 'react-native-paper';
 import type { Factor } from '@dulvan/core';
 
+/** Each with what stands in until its file has arrived. */
 export const FONT = {
-  text: 'PublicSans_400Regular',
-  strong: 'PublicSans_600SemiBold',
-  lettering: 'BarlowCondensed_500Medium',
-  heading: 'BarlowCondensed_600SemiBold',
+  text: 'PublicSans_400Regular, system-ui, sans-serif',
+  strong: 'PublicSans_600SemiBold, system-ui, sans-serif',
+  lettering: "BarlowCondensed_500Medium, 'Arial Narrow', system-ui, sans-serif",
+  heading: "BarlowCondensed_600SemiBold, 'Arial Narrow', system-ui, sans-serif",
 } as const;
 
 export const SPACE = { xs: 4, s: 8, m: 16, l: 24, xl: 40 } as const;

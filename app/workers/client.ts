@@ -1,10 +1,15 @@
-/** The one worker that answers, started when it is first asked. */
+/** The workers that answer: one for the verdicts, one for the slow washes over plans, so that neither waits for the other. */
 import { wrap, type Remote } from 'comlink';
 import type { AnswerService } from './answers.worker';
 
-let service: Remote<AnswerService> | null = null;
+const started = new Map<'verdicts' | 'washes', Remote<AnswerService>>();
 
-export function answerService(): Remote<AnswerService> {
-  service ??= wrap<AnswerService>(new Worker(new URL('./answers.worker.ts', import.meta.url)));
+/** The worker for a kind of question, started when it is first asked for. */
+export function answerService(kind: 'verdicts' | 'washes' = 'verdicts'): Remote<AnswerService> {
+  let service = started.get(kind);
+  if (!service) {
+    service = wrap<AnswerService>(new Worker(new URL('./answers.worker.ts', import.meta.url)));
+    started.set(kind, service);
+  }
   return service;
 }

@@ -1,8 +1,20 @@
 import { seasonalMonth, targetOf, type Taxon } from '@dulvan/core';
 import fc from 'fast-check';
-import { climates, curtains, knowledge, suggestedClimate, taxa, taxonFinder } from './index';
+import { z } from 'zod';
+import { climates, curtains, glazings, knowledge, suggestedClimate, taxa, taxonFinder } from './index';
+import { climateSchema, curtainSchema, glazingSchema, taxonSchema } from './schema';
 
 describe('the catalogue', () => {
+  it.each([
+    ['taxa', taxonSchema, taxa],
+    ['climates', climateSchema, climates],
+    ['glazings', glazingSchema, glazings],
+    ['curtains', curtainSchema, curtains],
+  ] as const)('holds only %s that obey their schema', (_name, schema, entries) => {
+    expect(entries.length).toBeGreaterThan(2);
+    for (const entry of entries) expect(z.safeParse(schema, entry).error?.message).toBeUndefined();
+  });
+
   it('holds at least 30 taxa, each once', () => {
     expect(taxa.length).toBeGreaterThanOrEqual(30);
     expect(new Set(taxa.map((taxon) => taxon.id)).size).toBe(taxa.length);

@@ -1,4 +1,4 @@
-/** The shape of the catalogue's data files; each is checked against it when it is loaded. */
+/** The shape of the catalogue's data files; each is checked against it by the catalogue’s tests. */
 import type { ClimateFamily, Taxon } from '@dulvan/core';
 import { z } from 'zod';
 

@@ -1,11 +1,11 @@
 /** The frame round every screen: where one is, what is being tried out, what just happened. */
-import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
 import { Link, Slot, usePathname } from 'expo-router';
 import { useEffect } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useAnswers, useKeepAnswers } from '../../state/answers';
 import { useHome } from '../../state/home';
 import { Button } from '../../ui/button';
+import { Icon } from '../../ui/icon';
 import { FONT, SPACE, TOUCH } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
@@ -70,7 +70,7 @@ function Places({ path }: { readonly path: string }) {
                 borderTopWidth: wide ? 0 : 3, borderLeftWidth: wide ? 3 : 0, borderColor: here ? ink.accent : 'transparent',
               }}
             >
-              <MaterialCommunityIcons name={icon} size={22} color={here ? ink.accent : ink.soft} aria-hidden />
+              <Icon name={icon} size={22} color={here ? ink.accent : ink.soft} aria-hidden />
               <Text style={{ fontFamily: FONT.lettering, fontSize: 14, color: here ? ink.accent : ink.soft }}>{word}</Text>
             </Pressable>
           </Link>

@@ -75,14 +75,14 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[]): Enclos
       return firstOf[face]! + i * (v.length - 1) + j;
     },
     importance(receiver, boards) {
-      const seen = Float64Array.from(patches, (patch) =>
-        patch.reflectance === 0 || boards.some((board) => crosses(board, receiver.point, patch.centre))
-          ? 0
-          : viewOf(patch, receiver),
-      );
-      const gathered = solve(factor, seen);
-      for (let i = 0; i < gathered.length; i++) gathered[i]! *= patches[i]!.reflectance;
-      return gathered;
+      const seen = new Float64Array(patches.length);
+      for (let i = 0; i < seen.length; i++) {
+        const patch = patches[i]!;
+        if (patch.reflectance === 0) continue;
+        const view = viewOf(patch, receiver);
+        if (view > 0 && !isHidden(patch.centre, receiver.point, boards)) seen[i] = view;
+      }
+      return solve(factor, seen);
     },
   };
 }
@@ -199,61 +199,98 @@ function exchange(p: Patch, q: Patch): number {
   return (p.area * sum) / 4;
 }
 
-/** LU factors of the transposed radiosity matrix, row by row, with the order of pivots left as it is (it is diagonally dominant). */
+function isHidden(at: Vec, from: Vec, boards: readonly Rectangle[]): boolean {
+  for (const board of boards) if (crosses(board, from, at)) return true;
+  return false;
+}
+
+/** Cholesky factor of the room's exchange matrix over the patches that reflect, lower triangle, row by row. */
 interface Factor {
-  readonly size: number;
-  readonly lu: Float64Array;
+  /** Patches that reflect, and the square root of reflectance over area of each. */
+  readonly bright: Uint16Array;
+  readonly root: Float64Array;
+  readonly areas: Float64Array;
+  readonly lower: Float64Array;
 }
 
+/** Times the exchange is evened out so that every patch's view of the room sums to 1. */
+const EVENINGS = 4;
+
+/**
+ * Importance obeys m_j = g_j + sum_i F_ij rho_i m_i. Since A_i F_ij is the same both ways, z_i = m_i sqrt(rho_i / A_i)
+ * turns it into a symmetric, positive definite system, which costs half of what the plain one does. Black patches drop out.
+ */
 function factorise(patches: readonly Patch[]): Factor {
-  const n = patches.length;
-  const form = new Float64Array(n * n);
-  for (let i = 0; i < n; i++) {
+  const all = patches.length;
+  const shared = new Float64Array(all * all);
+  for (let i = 0; i < all; i++) {
+    const p = patches[i]!;
     for (let j = 0; j < i; j++) {
-      if (patches[i]!.face === patches[j]!.face) continue;
-      const shared = exchange(patches[i]!, patches[j]!);
-      form[i * n + j] = shared / patches[i]!.area;
-      form[j * n + i] = shared / patches[j]!.area;
+      const q = patches[j]!;
+      if (p.face === q.face) continue;
+      const both = exchange(p, q);
+      shared[i * all + j] = both;
+      shared[j * all + i] = both;
     }
   }
-  // A closed room loses nothing between its patches: each row must sum to 1.
+  const scale = evened(shared, patches);
+  const bright = Uint16Array.from(Array.from(patches.keys()).filter((i) => patches[i]!.reflectance > 0));
+  const n = bright.length;
+  const root = new Float64Array(n);
+  const areas = new Float64Array(n);
   for (let i = 0; i < n; i++) {
-    let sum = 0;
-    for (let j = 0; j < n; j++) sum += form[i * n + j]!;
-    for (let j = 0; j < n; j++) form[i * n + j]! /= sum;
+    const { reflectance, area } = patches[bright[i]!]!;
+    root[i] = Math.sqrt(reflectance / area);
+    areas[i] = area;
   }
-  // Importance obeys (I - F^T R) m = g, with R the reflectances: m_j = g_j + sum_i F_ij rho_i m_i.
-  const lu = new Float64Array(n * n);
+  const lower = new Float64Array(n * n);
   for (let i = 0; i < n; i++) {
-    for (let j = 0; j < n; j++) {
-      lu[j * n + i] = (i === j ? 1 : 0) - patches[i]!.reflectance * form[i * n + j]!;
+    const row = i * n;
+    const from = bright[i]! * all;
+    const weight = root[i]! * scale[bright[i]!]!;
+    for (let j = 0; j <= i; j++) {
+      const top = j * n;
+      let sum = (i === j ? 1 : 0) - weight * shared[from + bright[j]!]! * scale[bright[j]!]! * root[j]!;
+      for (let k = 0; k < j; k++) sum -= lower[row + k]! * lower[top + k]!;
+      lower[row + j] = i === j ? Math.sqrt(sum) : sum / lower[top + j]!;
     }
   }
-  for (let k = 0; k < n; k++) {
-    const pivot = lu[k * n + k]!;
-    for (let i = k + 1; i < n; i++) {
-      const share = lu[i * n + k]! / pivot;
-      if (share === 0) continue;
-      lu[i * n + k] = share;
-      const row = i * n;
-      const top = k * n;
-      for (let j = k + 1; j < n; j++) lu[row + j]! -= share * lu[top + j]!;
-    }
-  }
-  return { size: n, lu };
+  return { bright, root, areas, lower };
 }
 
-function solve({ size: n, lu }: Factor, right: Float64Array): Float64Array {
-  const x = Float64Array.from(right);
+/** A closed room loses nothing between its patches: factors for each patch that make its view of the others whole. */
+function evened(shared: Float64Array, patches: readonly Patch[]): Float64Array {
+  const n = patches.length;
+  const scale = new Float64Array(n).fill(1);
+  for (let round = 0; round < EVENINGS; round++) {
+    for (let i = 0; i < n; i++) {
+      let sum = 0;
+      for (let j = 0; j < n; j++) sum += shared[i * n + j]! * scale[j]!;
+      // Half a step at a time, since both ends of an exchange are scaled.
+      scale[i]! *= Math.sqrt(patches[i]!.area / (sum * scale[i]!));
+    }
+  }
+  return scale;
+}
+
+/** Importance times reflectance by patch, for what each patch is in a receiver's view. */
+function solve({ bright, root, areas, lower }: Factor, seen: Float64Array): Float64Array {
+  const n = bright.length;
+  const z = new Float64Array(n);
   for (let i = 0; i < n; i++) {
-    let sum = x[i]!;
-    for (let j = 0; j < i; j++) sum -= lu[i * n + j]! * x[j]!;
-    x[i] = sum;
+    let sum = seen[bright[i]!]! * root[i]!;
+    const row = i * n;
+    for (let j = 0; j < i; j++) sum -= lower[row + j]! * z[j]!;
+    z[i] = sum / lower[row + i]!;
   }
   for (let i = n - 1; i >= 0; i--) {
-    let sum = x[i]!;
-    for (let j = i + 1; j < n; j++) sum -= lu[i * n + j]! * x[j]!;
-    x[i] = sum / lu[i * n + i]!;
+    const row = i * n;
+    const value = z[i]! / lower[row + i]!;
+    z[i] = value;
+    for (let j = 0; j < i; j++) z[j]! -= lower[row + j]! * value;
   }
-  return x;
+  const importance = new Float64Array(seen.length);
+  // m rho = z sqrt(A / rho) rho = z sqrt(rho / A) A.
+  for (let i = 0; i < n; i++) importance[bright[i]!] = z[i]! * root[i]! * areas[i]!;
+  return importance;
 }

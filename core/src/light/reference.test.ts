@@ -98,7 +98,13 @@ describe('a spot in a box room at one instant', () => {
   });
 });
 
-const EVEN_WEATHER: Weather = { dayTypes: 1, at: (question) => ({ ...CLEAR_WEATHER.at(question), clearShare: [0] }) };
+const EVEN_WEATHER: Weather = {
+  dayTypes: 1,
+  write(step, question) {
+    CLEAR_WEATHER.write(step, question);
+    step.clearShare[0] = 0;
+  },
+};
 
 function monthlyDli(lit: ReturnType<typeof placeOf>, leaf: Vec, sky: ReturnType<typeof skyYear>): number[] {
   const [spot] = spotWindows(lit, { point: leaf, normal: UP }) as [SpotWindow];

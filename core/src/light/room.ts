@@ -1,6 +1,6 @@
 /** A room made ready to light its spots: its panes, boards and surfaces, and what each window gives to each surface. */
 import { SKY_NODES, nodeDirection } from '../sky';
-import { directionInRoom, pointOn, times, type Rectangle, type Vec } from '../room';
+import { directionInRoom, length, minus, pointOn, times, type Rectangle, type Vec } from '../room';
 import type { Room } from '../home/facts';
 import {
   SPOT_FINENESS,
@@ -50,7 +50,7 @@ export interface LitRoom {
 }
 
 /** Cells along each edge of a window when the sun's beam is carried to the room's surfaces. */
-const SUN_CELLS = 10;
+const SUN_CELLS = 8;
 
 /** Traces a room's windows onto its own surfaces. The boards shade spots, not walls. */
 export function litRoom(room: Room, panes: readonly Pane[], boards: readonly Rectangle[]): LitRoom {
@@ -69,22 +69,38 @@ export function litRoom(room: Room, panes: readonly Pane[], boards: readonly Rec
 }
 
 function patchLight(pane: Pane, enclosure: Enclosure): PatchLight {
-  const lights = enclosure.patches.map((patch) => (patch.reflectance === 0 ? null : meanLight(pane, patch.rectangle)));
+  const { patches } = enclosure;
+  const count = patches.length;
+  const all = new Float64Array(count * SKY_NODES);
+  const ground = new Float64Array(count);
+  const obstruction = new Float64Array(count);
+  const veil = new Float64Array(count);
+  for (let patch = 0; patch < count; patch++) {
+    const { rectangle, reflectance } = patches[patch]!;
+    if (reflectance === 0) continue;
+    const light: DirectLight = { sky: all.subarray(patch * SKY_NODES, (patch + 1) * SKY_NODES), ground: 0, obstruction: 0, veil: 0 };
+    addMeanLight(light, pane, rectangle);
+    ground[patch] = light.ground;
+    obstruction[patch] = light.obstruction;
+    veil[patch] = light.veil;
+  }
+  const nodes = nodesSeen(all, count);
+  const width = nodes.length;
+  const sky = new Float64Array(count * width);
+  for (let patch = 0; patch < count; patch++) {
+    for (let i = 0; i < width; i++) sky[patch * width + i] = all[patch * SKY_NODES + nodes[i]!]!;
+  }
+  return { nodes, sky, ground, obstruction, veil };
+}
+
+function nodesSeen(all: Float64Array, patches: number): Uint16Array {
   const seen: number[] = [];
   for (let node = 0; node < SKY_NODES; node++) {
-    if (lights.some((light) => light !== null && light.sky[node]! > 0)) seen.push(node);
+    let patch = 0;
+    while (patch < patches && all[patch * SKY_NODES + node] === 0) patch++;
+    if (patch < patches) seen.push(node);
   }
-  const sky = new Float64Array(lights.length * seen.length);
-  lights.forEach((light, patch) => {
-    if (light) seen.forEach((node, i) => (sky[patch * seen.length + i] = light.sky[node]!));
-  });
-  return {
-    nodes: Uint16Array.from(seen),
-    sky,
-    ground: Float64Array.from(lights, (light) => light?.ground ?? 0),
-    obstruction: Float64Array.from(lights, (light) => light?.obstruction ?? 0),
-    veil: Float64Array.from(lights, (light) => light?.veil ?? 0),
-  };
+  return Uint16Array.from(seen);
 }
 
 /** The weighted sum over patches of what they get: what they pass on to one spot. */
@@ -106,32 +122,40 @@ function gather(light: PatchLight, importance: Float64Array): DirectLight {
   return sum;
 }
 
-/** Mean over a patch of what it gets straight from a window, from two by two points. */
-function meanLight(pane: Pane, patch: Rectangle): DirectLight {
-  const mean: DirectLight = { ...emptyCoefficients(), veil: 0 };
-  for (const u of [0.2113, 0.7887]) {
-    for (const v of [0.2113, 0.7887]) {
-      addDirectLight(mean, 0.25, pane, { point: pointOn(patch, u, v), normal: patch.normal }, [], SURFACE_FINENESS);
+/** Patches farther from a window than this many times their own width are looked at from their centre alone. */
+const FAR_PATCH = 3;
+
+/** Adds the mean over a patch of what it gets straight from a window, from two by two points when it is near. */
+function addMeanLight(mean: DirectLight, pane: Pane, patch: Rectangle): void {
+  const away = length(minus(pointOn(patch, 0.5, 0.5), pointOn(pane.opening, 0.5, 0.5)));
+  const far = away > FAR_PATCH * Math.max(patch.sizeU, patch.sizeV, pane.opening.sizeU, pane.opening.sizeV);
+  const points = far ? [0.5] : [0.2113, 0.7887];
+  for (const u of points) {
+    for (const v of points) {
+      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(patch, u, v), normal: patch.normal }, [], SURFACE_FINENESS);
     }
   }
-  return mean;
 }
 
 function sunOnPatches(room: Room, pane: Pane, enclosure: Enclosure): SunOnPatches[] {
   const { opening } = pane;
+  const { normal } = opening;
   const cellArea = (opening.sizeU * opening.sizeV) / SUN_CELLS ** 2;
   const cells: Vec[] = [];
   for (let i = 0; i < SUN_CELLS; i++) {
     for (let j = 0; j < SUN_CELLS; j++) cells.push(pointOn(opening, (i + 0.5) / SUN_CELLS, (j + 0.5) / SUN_CELLS));
   }
   const sums = new Float64Array(enclosure.patches.length);
-  return Array.from({ length: SKY_NODES }, (_, node) => {
+  const beams: SunOnPatches[] = [];
+  for (let node = 0; node < SKY_NODES; node++) {
     const { azimuthDeg, elevationDeg } = nodeDirection(node);
     const toSun = directionInRoom(room, azimuthDeg, elevationDeg);
-    const { normal } = opening;
     const cosGlass = toSun.x * normal.x + toSun.y * normal.y + toSun.z * normal.z;
     // What hides the sun outside is asked at each instant, not here: its edge must not blur between nodes.
-    if (cosGlass <= 0) return NO_SUN;
+    if (cosGlass <= 0) {
+      beams.push(NO_SUN);
+      continue;
+    }
     const power = pane.glass(cosGlass) * pane.clearShare * cosGlass * cellArea;
     const inward = times(toSun, -1);
     sums.fill(0);
@@ -139,15 +163,18 @@ function sunOnPatches(room: Room, pane: Pane, enclosure: Enclosure): SunOnPatche
       const hit = hitFace(room, cell, inward);
       sums[enclosure.patchAt(hit.face, hit.point)]! += power;
     }
-    const patches: number[] = [];
+    const lit: number[] = [];
+    const irradiances: number[] = [];
     for (let patch = 0; patch < sums.length; patch++) {
-      if (sums[patch]! > 0 && enclosure.patches[patch]!.reflectance > 0) patches.push(patch);
+      if (sums[patch] === 0) continue;
+      const { reflectance, area } = enclosure.patches[patch]!;
+      if (reflectance === 0) continue;
+      lit.push(patch);
+      irradiances.push(sums[patch]! / area);
     }
-    return {
-      patches: Uint16Array.from(patches),
-      irradiances: Float64Array.from(patches, (patch) => sums[patch]! / enclosure.patches[patch]!.area),
-    };
-  });
+    beams.push({ patches: Uint16Array.from(lit), irradiances: Float64Array.from(irradiances) });
+  }
+  return beams;
 }
 
 /** What a spot gets through one window, straight and after reflection. */

@@ -2,7 +2,7 @@
 import { DAY_MS, MINUTE_MS, RADIANS, SOLAR_CONSTANT, daysInMonth, utcOffsetMinutes } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunSeenFrom, type Place } from '../sun';
 import { clearnessProfile, dayTypeClearness, DAY_TYPES } from './clearness';
-import { clearSkyIrradiance, haurwitzGlobal, splitGlobal, type OutdoorLight } from './irradiance';
+import { clearSkyIrradiance, haurwitzGlobal, splitGlobal } from './irradiance';
 import { SKY_NODES } from './nodes';
 import { clearSky } from './radiance';
 
@@ -10,12 +10,13 @@ import { clearSky } from './radiance';
 export const HOUR_BINS = 12 * 24;
 export const STEP_MINUTES = 15;
 
-/** One instant's weather, for each of the day types that stand for the month. */
+/** One instant's weather by day type, in arrays that are used again for each step of the year. */
 export interface WeatherStep {
-  /** Beam and diffuse on each day type. */
-  readonly light: readonly OutdoorLight[];
-  /** Share of the diffuse light that comes as from a clear sky (the rest as from an overcast one), by day type. */
-  readonly clearShare: readonly number[];
+  /** Direct normal and diffuse horizontal irradiance, W m-2. */
+  readonly dni: Float64Array;
+  readonly dhi: Float64Array;
+  /** Share of the diffuse light that comes as from a clear sky (the rest as from an overcast one). */
+  readonly clearShare: Float64Array;
 }
 
 /** What a weather is asked for one step. */
@@ -31,10 +32,10 @@ export interface StepQuestion {
   readonly declinationDeg: number;
 }
 
-/** A source of weather: the number of day types it tells apart, and each step's light. */
+/** A source of weather: the number of day types it tells apart, and each step's light, which it writes into `step`. */
 export interface Weather {
   readonly dayTypes: number;
-  at(question: StepQuestion): WeatherStep;
+  write(step: WeatherStep, question: StepQuestion): void;
 }
 
 /** The year outdoors. `dayTypes` fields hold one value a day type, the day type running fastest. */
@@ -85,9 +86,10 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
   const clearShape = new Float32Array(HOUR_BINS * SKY_NODES);
   const shapeWeight = new Float64Array(HOUR_BINS);
   const monthDays = Array.from({ length: 12 }, (_, month0) => daysInMonth(year, month0 + 1));
-  const stepHours = STEP_MINUTES / 60;
+  const step: WeatherStep = { dni: new Float64Array(types), dhi: new Float64Array(types), clearShare: new Float64Array(types) };
 
   for (let month0 = 0; month0 < 12; month0++) {
+    const perDay = STEP_MINUTES / 60 / monthDays[month0]!;
     const offsetOf = noonOffsets(year, month0, monthDays[month0]!, timeZone);
     for (let day = 1; day <= monthDays[month0]!; day++) {
       const offsetMs = offsetOf(day) * MINUTE_MS;
@@ -110,7 +112,7 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
         const hourAngle = (hourAngleDeg + place.longitude) * RADIANS;
         const at = month0 * 24 + Math.floor(minute / 60);
         const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
-        const step = weather.at({
+        weather.write(step, {
           month0,
           dayOfYear: ordinal,
           sinElevation,
@@ -126,14 +128,14 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
         elevation.push(sun.elevationDeg);
         let clearEnergy = 0;
         for (let type = 0; type < types; type++) {
-          const light = step.light[type]!;
-          const clear = step.clearShare[type]! * light.dhi;
-          const perDay = stepHours / monthDays[month0]!;
-          dni.push(light.dni);
+          const beam = step.dni[type]!;
+          const diffuse = step.dhi[type]!;
+          const clear = step.clearShare[type]! * diffuse;
+          dni.push(beam);
           clearEnergy += clear;
           clearDiffuse[at * types + type]! += clear * perDay;
-          overcastDiffuse[at * types + type]! += (light.dhi - clear) * perDay;
-          global[at * types + type]! += (light.dhi + light.dni * sinElevation) * perDay;
+          overcastDiffuse[at * types + type]! += (diffuse - clear) * perDay;
+          global[at * types + type]! += (diffuse + beam * sinElevation) * perDay;
         }
         if (takesShape && minute % 60 === 30) {
           const weight = clearEnergy + 1e-6;
@@ -210,12 +212,12 @@ function nearestFilled(weights: Float64Array, month0: number, hour: number): num
 /** Every day clear: Haurwitz's global irradiance split after Erbs, all diffuse light as from a clear sky. */
 export const CLEAR_WEATHER: Weather = {
   dayTypes: 1,
-  at(question) {
+  write(step, question) {
     const outside = extraterrestrialIrradiance(question.dayOfYear, SOLAR_CONSTANT);
-    return {
-      light: [splitGlobal(haurwitzGlobal(question.sinElevation), outside, question.sinElevation)],
-      clearShare: [1],
-    };
+    const { dni, dhi } = splitGlobal(haurwitzGlobal(question.sinElevation), outside, question.sinElevation);
+    step.dni[0] = dni;
+    step.dhi[0] = dhi;
+    step.clearShare[0] = 1;
   },
 };
 
@@ -233,23 +235,22 @@ export function climateWeather(monthlyClearness: readonly number[], altitudeM: n
   const daily = monthlyClearness.map(dayTypeClearness);
   return {
     dayTypes: DAY_TYPES,
-    at(question) {
+    write(step, question) {
       const outside = extraterrestrialIrradiance(question.dayOfYear, SOLAR_CONSTANT);
       const { a, b } = clearnessProfile(question.sunsetHourAngle);
       const shape = (a + b * question.cosHourAngle) / profileMean(a, b, question);
       const ceiling = clearSkyIrradiance(question.elevationDeg, altitudeM, linkeTurbidity, outside);
-      const light: OutdoorLight[] = [];
-      const clearShare: number[] = [];
-      for (const clearness of daily[question.month0]!) {
-        const now = Math.max(0, clearness * shape);
+      const today = daily[question.month0]!;
+      for (let type = 0; type < DAY_TYPES; type++) {
+        const now = Math.max(0, today[type]! * shape);
         const global = now * outside * question.sinElevation;
         const split = splitGlobal(global, outside, question.sinElevation);
         // A low sun divides by almost nothing: no beam is stronger than the clear sky's, what is over comes as diffuse.
         const dni = Math.min(split.dni, ceiling.dni);
-        light.push({ dni, dhi: global - dni * question.sinElevation });
-        clearShare.push(smoothStep((now - OVERCAST_TO) / (CLEAR_FROM - OVERCAST_TO)));
+        step.dni[type] = dni;
+        step.dhi[type] = global - dni * question.sinElevation;
+        step.clearShare[type] = smoothStep((now - OVERCAST_TO) / (CLEAR_FROM - OVERCAST_TO));
       }
-      return { light, clearShare };
     },
   };
 }
