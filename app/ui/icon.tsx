@@ -2,5 +2,4 @@
 import createIconSet from '@expo/vector-icons/createIconSet';
 import glyphs from './icon-glyphs.json';
 
-// eslint-disable-next-line @typescript-eslint/no-require-imports -- Metro turns the font into an address only for require.
 export const Icon = createIconSet(glyphs, 'DulvanIcons', require('../assets/icons.ttf'));

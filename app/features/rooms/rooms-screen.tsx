@@ -135,7 +135,7 @@ function RoomContents({ facts, room, month, fits }: ContentsGiven) {
                     <Body>{spot.name}</Body>
                     <Small>{plant ? plantName(plant) : 'Free'}</Small>
                   </View>
-                  <Body style={{ fontVariant: ['tabular-nums'] }}>{dli === undefined ? '…' : `${mol(dli)} mol`}</Body>
+                  <Body style={{ fontVariant: ['tabular-nums'] }}>{dli === undefined ? '…' : `${mol(dli)} mol a day`}</Body>
                 </RowLink>
               );
             })}

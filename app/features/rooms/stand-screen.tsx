@@ -65,7 +65,7 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
                     <Small>{spot.name}</Small>
                   </View>
                   <View style={{ alignItems: 'flex-end' }}>
-                    <Body testID={`dli-${spot.id}`}>{condition ? `${mol(condition.dli)} mol` : '…'}</Body>
+                    <Body testID={`dli-${spot.id}`}>{condition ? `${mol(condition.dli)} mol a day` : '…'}</Body>
                     <Small>{monthName(month)}</Small>
                   </View>
                 </RowLink>

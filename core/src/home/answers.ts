@@ -1,31 +1,27 @@
 /** A home's answers: what each spot gives in each month, and how each plant fares where it stands. */
-import { airYear, vapourPressureDeficit } from '../air';
+import { airYear } from '../air';
 import { type Condition, type YearFit } from '../fit';
-import { circuitHours, lampPpfd, placedLamps, type PlacedLamp } from '../lamp';
+import { circuitHours, placedLamps, type PlacedLamp } from '../lamp';
 import {
-  DAY_THRESHOLD_PPFD,
-  daybreakElevation,
   daylightYear,
   litRoom,
   paneOf,
   paneYear,
-  photoperiodOf,
   spotWindows,
   windowYear,
   type CurtainProgramme,
   type DaylightYear,
   type LitRoom,
   type PaneYear,
-  type Stretch,
   type WindowYear,
 } from '../light';
 import { bestFreeSpot, fitOfSpot, rankSpots, type RankedSpot, type SpotChoice } from '../match';
 import { seasonalMonth, targetOf, type Target, type Taxon } from '../plant';
 import { UP, boardsOf, placedSpots, plus, vec, type PlacedSpot, type Rectangle, type Vec } from '../room';
 import { climateWeather, skyYear, type SkyYear } from '../sky';
-import { halfDayMinutes, sunEquatorial } from '../sun';
-import { HOUR_MS, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
-import type { Circuit, HomeFacts, Plant, Room } from './facts';
+import { MOL_PER_UMOL_HOUR } from '../units';
+import { conditionOf, dimmed, lampsAt, meanDli } from './conditions';
+import type { HomeFacts, Plant, Room } from './facts';
 import type { Knowledge } from './knowledge';
 
 export interface SpotAnswer {
@@ -58,10 +54,6 @@ export interface RoomWash {
   /** mol m-2 d-1, `month0 * columns * rows + row * columns + column`. */
   readonly dli: Float32Array;
 }
-
-/** A spread of year-long means around the typical: days lean on their neighbours, so a month's mean varies by about a third of a day's. */
-const MONTH_TO_DAY_SPREAD = 0.33;
-const TENTH_PERCENTILE = 1.2816;
 
 /** Keeps what a question cost, by the facts it depends on; forgets the oldest. */
 class Memory {
@@ -227,153 +219,4 @@ export class Answerer {
 /** Twelve months of a plant's targets, January first. */
 export function yearTargets(plant: Pick<Plant, 'stage' | 'growthState'>, taxon: Taxon, latitude: number): Target[] {
   return Array.from({ length: 12 }, (_, i) => targetOf(plant, taxon, i + 1, latitude));
-}
-
-interface LitLamp {
-  readonly id: string;
-  readonly ppfd: number;
-  readonly circuit: Circuit;
-}
-
-/** A lamp fainter than this at a leaf is left out of every figure alike, umol m-2 s-1. */
-const FAINTEST_PPFD = 0.005;
-
-function lampsAt(facts: HomeFacts, lamps: readonly PlacedLamp[], leaf: Vec, boards: readonly Rectangle[]): LitLamp[] {
-  return lamps.flatMap((placed) => {
-    const circuit = facts.circuits.find((candidate) => candidate.id === placed.lamp.circuitId);
-    const ppfd = lampPpfd(placed, leaf, boards);
-    return circuit && ppfd > FAINTEST_PPFD ? [{ id: placed.lamp.id, ppfd, circuit }] : [];
-  });
-}
-
-function dimmed(daylight: DaylightYear, share: number): DaylightYear {
-  const scaled = (field: Float64Array) => field.map((value) => value * share);
-  const { byHour } = daylight;
-  return {
-    ...daylight,
-    byHour: {
-      sun: scaled(byHour.sun),
-      sky: scaled(byHour.sky),
-      ground: scaled(byHour.ground),
-      obstruction: scaled(byHour.obstruction),
-      reflected: scaled(byHour.reflected),
-    },
-    byDayType: scaled(daylight.byDayType),
-    peak: scaled(daylight.peak),
-    daylightFactor: daylight.daylightFactor * share,
-  };
-}
-
-/** DLI of one watt hour per square metre of broadband daylight. */
-const DLI_PER_WATT_HOUR = PPFD_PER_WATT * MOL_PER_UMOL_HOUR;
-
-function dayTypeDlis({ byDayType, dayTypes }: DaylightYear, month0: number): number[] {
-  return Array.from({ length: dayTypes }, (_, type) => byDayType[month0 * dayTypes + type]! * DLI_PER_WATT_HOUR);
-}
-
-function meanDli(daylight: DaylightYear, month0: number): number {
-  const types = dayTypeDlis(daylight, month0);
-  return types.reduce((sum, dli) => sum + dli, 0) / types.length;
-}
-
-function monthSum(field: Float64Array, month0: number): number {
-  let sum = 0;
-  for (let hour = 0; hour < 24; hour++) sum += field[month0 * 24 + hour]!;
-  return sum * DLI_PER_WATT_HOUR;
-}
-
-interface ConditionQuestion {
-  readonly facts: HomeFacts;
-  readonly room: Room;
-  readonly daylight: DaylightYear;
-  readonly lit: readonly LitLamp[];
-  readonly air: Condition['air'];
-  readonly month0: number;
-  readonly year: number;
-}
-
-function conditionOf({ facts, room, daylight, lit, air, month0, year }: ConditionQuestion): Condition {
-  const month = month0 + 1;
-  const lamps: Record<string, number> = {};
-  let lampDli = 0;
-  let lampPeak = 0;
-  for (const lamp of lit) {
-    const hours = circuitHours(lamp.circuit, month);
-    const dli = lamp.ppfd * hours * MOL_PER_UMOL_HOUR;
-    lamps[lamp.id] = dli;
-    lampDli += dli;
-    if (hours > 0) lampPeak += lamp.ppfd;
-  }
-  const days = dayTypeDlis(daylight, month0);
-  const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
-  const spread = Math.sqrt(days.reduce((sum, dli) => sum + (dli - mean) ** 2, 0) / days.length);
-  const swing = TENTH_PERCENTILE * MONTH_TO_DAY_SPREAD * spread;
-  const { byHour } = daylight;
-  const photoperiod = photoperiodOf(stretchesOf(facts, daylight, lit, month, year));
-  return {
-    month,
-    dli: mean + lampDli,
-    dliPoorYear: Math.max(0, mean - swing) + lampDli,
-    dliGoodYear: mean + swing + lampDli,
-    dliDullDay: Math.min(...days) + lampDli,
-    dliBrightDay: Math.max(...days) + lampDli,
-    shares: {
-      sun: monthSum(byHour.sun, month0),
-      sky: monthSum(byHour.sky, month0),
-      ground: monthSum(byHour.ground, month0),
-      obstruction: monthSum(byHour.obstruction, month0),
-      reflected: monthSum(byHour.reflected, month0),
-      lamps,
-    },
-    peakPpfd: daylight.peak[month0]! * PPFD_PER_WATT + lampPeak,
-    sunHoursPossible: daylight.sunHoursPossible[month0]!,
-    sunHoursLikely: daylight.sunHoursLikely[month0]!,
-    dayH: photoperiod.dayH,
-    longestNightH: photoperiod.longestNightH,
-    air,
-    airMovement: room.airMovement,
-    vpdDay: vapourPressureDeficit(air.dayC, air.dayRh),
-    byHour: Array.from({ length: 24 }, (_, hour) => {
-      const bin = month0 * 24 + hour;
-      const watts = byHour.sun[bin]! + byHour.sky[bin]! + byHour.ground[bin]! + byHour.obstruction[bin]! + byHour.reflected[bin]!;
-      const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month, hour), 0);
-      return watts * PPFD_PER_WATT + burning;
-    }),
-  };
-}
-
-function shareOfHour(circuit: Circuit, month: number, hour: number): number {
-  if (!circuit.months.includes(month)) return 0;
-  return Math.max(0, Math.min(circuit.offMinute, hour * 60 + 60) - Math.max(circuit.onMinute, hour * 60)) / 60;
-}
-
-/** When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the threshold, and lamps. */
-function stretchesOf(facts: HomeFacts, daylight: DaylightYear, lit: readonly LitLamp[], month: number, year: number): Stretch[] {
-  const stretches: Stretch[] = lit
-    .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
-    .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));
-  if (daylight.daylightFactor <= 0) return stretches;
-  const { noonMinute, declinationDeg } = noonOf(facts, month, year);
-  const half = halfDayMinutes(facts.home.latitude, declinationDeg, daybreakElevation(daylight.daylightFactor));
-  return [...stretches, ...wrapped(noonMinute - half, noonMinute + half)];
-}
-
-/** The sun's noon on the fifteenth of a month: local minute and declination. */
-function noonOf({ home }: HomeFacts, month: number, year: number) {
-  const startMs = startOfCivilDay({ year, month, day: 15 }, home.timeZone);
-  const middayMs = startMs + 12 * HOUR_MS;
-  const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(middayMs);
-  const past = ((greenwichHourAngleDeg + home.longitude + 540) % 360) - 180;
-  return { noonMinute: 720 - past * MINUTES_PER_DEGREE, declinationDeg };
-}
-
-/** Minutes the sky takes to turn by a degree. */
-const MINUTES_PER_DEGREE = 4;
-
-/** A stretch that may run over midnight, as stretches of one civil day. */
-function wrapped(fromMinute: number, toMinute: number): Stretch[] {
-  if (toMinute - fromMinute >= 1440) return [{ fromMinute: 0, toMinute: 1440 }];
-  if (fromMinute < 0) return [{ fromMinute: fromMinute + 1440, toMinute: 1440 }, { fromMinute: 0, toMinute }];
-  if (toMinute > 1440) return [{ fromMinute, toMinute: 1440 }, { fromMinute: 0, toMinute: toMinute - 1440 }];
-  return [{ fromMinute, toMinute }];
 }

@@ -5,4 +5,5 @@ export * from './instant';
 export * from './pane';
 export * from './photoperiod';
 export * from './room';
+export * from './window-year';
 export * from './year';
