@@ -16,9 +16,13 @@ module.exports = {
       preset: 'jest-expo',
       rootDir: 'app',
       transform: {
-        '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'ios' }, presets: ['babel-preset-expo'] }],
+        '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'ios' }, presets: ['babel-preset-expo'], plugins: ['dynamic-import-node'] }],
       },
       setupFiles: ['<rootDir>/jest.setup.js'],
+      moduleNameMapper: {
+        '^expo-router$': '<rootDir>/testing/router.mock',
+        '/workers/client$': '<rootDir>/testing/answer-service.mock',
+      },
       testMatch: ['<rootDir>/**/*.test.{ts,tsx}'],
       transformIgnorePatterns: [
         'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-paper|react-native-svg|gifted-charts-core|nanoid|comlink|@dulvan))',

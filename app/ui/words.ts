@@ -46,6 +46,9 @@ export function mol(dli: number): string {
   return dli < 1 ? dli.toFixed(2) : dli < 10 ? dli.toFixed(1) : Math.round(dli).toString();
 }
 
+/** "no windows", "1 window", "3 windows". */
+export const count = (number: number, thing: string) => `${number === 0 ? 'no' : number} ${thing}${number === 1 ? '' : 's'}`;
+
 export const hours = (value: number) => `${value.toFixed(1)} h`;
 
 /** A time of day from minutes after midnight. */

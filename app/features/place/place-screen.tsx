@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { RowLink, TextLink } from '../../ui/button';
-import { Page } from '../../ui/page';
+import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { clock, length } from '../../ui/words';
+import { clock, count, length } from '../../ui/words';
 import { History } from './history';
 
 export function PlaceScreen() {
@@ -17,8 +17,8 @@ export function PlaceScreen() {
   const { home } = facts;
   const north = home.latitude >= 0 ? 'N' : 'S';
   const east = home.longitude >= 0 ? 'E' : 'W';
-  return (
-    <Page>
+  const roomsOf = (
+    <>
       <Title>{home.name}</Title>
       <View>
         <Body>{`${Math.abs(home.latitude)}° ${north}, ${Math.abs(home.longitude)}° ${east}, ${home.elevationM} m above the sea · ${home.timeZone}`}</Body>
@@ -33,11 +33,17 @@ export function PlaceScreen() {
               <Body>{room.name}</Body>
               <Small>{`${length(room.widthM, units)} by ${length(room.depthM, units)}, ${length(room.heightM, units)} high`}</Small>
             </View>
-            <Small>{`${facts.windows.filter((window) => window.roomId === room.id).length} windows, ${facts.stands.filter((stand) => stand.roomId === room.id).length} stands`}</Small>
+            <Small>
+              {`${count(facts.windows.filter((window) => window.roomId === room.id).length, 'window')}, ${count(facts.stands.filter((stand) => stand.roomId === room.id).length, 'stand')}`}
+            </Small>
           </RowLink>
         ))}
         <TextLink href="/place/rooms/new">Add a room</TextLink>
       </View>
+    </>
+  );
+  const circuitsAndHistory = (
+    <>
       <View style={{ gap: SPACE.xs }}>
         <Heading>Lamp circuits</Heading>
         {facts.circuits.map((circuit) => (
@@ -46,12 +52,13 @@ export function PlaceScreen() {
               <Body>{circuit.name}</Body>
               <Small>{`${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}`}</Small>
             </View>
-            <Small>{`${facts.lamps.filter((lamp) => lamp.circuitId === circuit.id).length} lamps`}</Small>
+            <Small>{count(facts.lamps.filter((lamp) => lamp.circuitId === circuit.id).length, 'lamp')}</Small>
           </RowLink>
         ))}
         <TextLink href="/place/circuits/new">Add a circuit</TextLink>
       </View>
       <History facts={facts} />
-    </Page>
+    </>
   );
+  return <TwoPanes first={roomsOf} second={circuitsAndHistory} />;
 }

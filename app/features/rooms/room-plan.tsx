@@ -20,6 +20,7 @@ interface Given {
 /** Margin for lettering round the walls, px. */
 const MARGIN = 30;
 const SPOT_RADIUS = 9;
+const LONGEST_SCALE_BAR = 200;
 /** Two spots nearer than this share one touch target less; their list below the plan stays. */
 const TOUCH_RADIUS = 16;
 
@@ -121,7 +122,7 @@ export function RoomPlan({ facts, room, month, wash, width, fits, chosenSpotId, 
           </SvgText>
         );
       })}
-      <North x={x(room.widthM) - 6} y={height - 18} bearing={sideBearing(room, 'c')} />
+      <North x={x(room.widthM) - 6} y={height - 30} bearing={sideBearing(room, 'c')} />
       <ScaleBar x={x(0)} y={height - 14} scale={scale} />
     </Svg>
   );
@@ -153,11 +154,14 @@ function North({ x, y, bearing }: { readonly x: number; readonly y: number; read
 
 function ScaleBar({ x, y, scale }: { readonly x: number; readonly y: number; readonly scale: number }) {
   const { soft } = useInk();
+  // A cabinet drawn large has no room for a metre.
+  const metres = scale <= LONGEST_SCALE_BAR ? 1 : 0.2;
+  const end = x + metres * scale;
   return (
     <G>
-      <Path d={`M${x} ${y - 4} V${y} H${x + scale} V${y - 4}`} stroke={soft} strokeWidth={1} fill="none" />
-      <SvgText x={x + scale + 6} y={y} fontFamily={FONT.lettering} fontSize={13} fill={soft}>
-        1 m
+      <Path d={`M${x} ${y - 4} V${y} H${end} V${y - 4}`} stroke={soft} strokeWidth={1} fill="none" />
+      <SvgText x={end + 6} y={y} fontFamily={FONT.lettering} fontSize={13} fill={soft}>
+        {metres === 1 ? '1 m' : '20 cm'}
       </SvgText>
     </G>
   );

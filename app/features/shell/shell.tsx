@@ -71,7 +71,7 @@ function Places({ path }: { readonly path: string }) {
               }}
             >
               <Icon name={icon} size={22} color={here ? ink.accent : ink.soft} aria-hidden />
-              <Text style={{ fontFamily: FONT.lettering, fontSize: 14, color: here ? ink.accent : ink.soft }}>{word}</Text>
+              <Text style={{ fontFamily: FONT.lettering, fontSize: 13, color: here ? ink.accent : ink.soft }}>{word}</Text>
             </Pressable>
           </Link>
         );

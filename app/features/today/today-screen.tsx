@@ -8,11 +8,12 @@ import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
 import { FactorSign } from '../../ui/factor-sign';
 import { FitMark } from '../../ui/fit-mark';
-import { Page, Rule } from '../../ui/page';
+import { Rule, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useNow } from '../../ui/use-now';
 import { SEVERITY_WORD, hours, latinName, monthName, plantName, spotPlace, troubleName, troubleSentence } from '../../ui/words';
+import { FactorTally } from './factor-tally';
 import { MendAction } from './mend-action';
 import { SunDayDrawing } from './sun-day-drawing';
 
@@ -50,8 +51,8 @@ export function TodayScreen() {
   const nowhere = facts.plants.filter((plant) => plant.spotId === null);
   const shown = all === 'all' ? cases : cases.slice(0, SHOWN_AT_FIRST);
   const well = facts.plants.length - cases.length - nowhere.length;
-  return (
-    <Page>
+  const day = (
+    <>
       <View>
         <Small>{home.name}</Small>
         <Title>
@@ -59,7 +60,6 @@ export function TodayScreen() {
         </Title>
       </View>
       <SunOfToday facts={facts} />
-      <Rule />
       {failure ? <Body>Something failed while computing: {failure}</Body> : null}
       {answers === null ? <Small>Working out the light of every spot …</Small> : null}
       {facts.plants.length === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
@@ -68,6 +68,11 @@ export function TodayScreen() {
           {cases.length === 0 ? 'Nothing is wrong anywhere this month.' : `${cases.length} of ${facts.plants.length} plants lack something this month; ${well} have all they want.`}
         </Strong>
       ) : null}
+      <FactorTally fits={answers?.plants.flatMap(({ fit }) => fit?.months[today.month - 1] ?? []) ?? []} />
+    </>
+  );
+  const troubles = (
+    <>
       {shown.map((item) => (
         <TroubleCase key={item.plant.id} facts={facts} item={item} month={today.month} />
       ))}
@@ -82,8 +87,9 @@ export function TodayScreen() {
           ))}
         </View>
       ) : null}
-    </Page>
+    </>
   );
+  return <TwoPanes first={day} second={troubles} />;
 }
 
 function NoPlants({ rooms }: { readonly rooms: number }) {

@@ -1,0 +1,73 @@
+/** Rooms from above, along a stand, and one spot's year. */
+import { fireEvent, screen } from '@testing-library/react-native';
+import { useHome } from '../../state/home';
+import { went } from '../../testing/router.mock';
+import { open, settled, shadePlant, showHome, shownHome } from '../../testing/shown-home';
+import { RoomsScreen } from './rooms-screen';
+import { SpotScreen } from './spot-screen';
+import { StandScreen } from './stand-screen';
+import { WASH_STEPS, washOpacity } from './wash';
+
+
+beforeEach(() => {
+  showHome();
+  went.length = 0;
+});
+
+describe('a room', () => {
+  it('opens the largest first and lists each spot with its light and who stands there', async () => {
+    await open(<RoomsScreen roomId={null} />);
+    expect(screen.getByText(/^4 m by 4 m, 2.5 m high/)).toBeTruthy();
+    expect(screen.getByLabelText('Dim, Shade plant')).toBeTruthy();
+    expect(screen.getByLabelText('Bright, free')).toBeTruthy();
+    expect(screen.getAllByText(/^[\d.]+ mol a day$/).length).toBe(3);
+  });
+
+  it('leads to another room by its name', async () => {
+    await open(<RoomsScreen roomId="r" />);
+    fireEvent.press(screen.getByLabelText('Box'));
+    expect(went).toEqual([{ pathname: '/rooms/[roomId]', params: { roomId: 'box' } }]);
+  });
+
+  it('tries a curtain out before it is kept', async () => {
+    await open(<RoomsScreen roomId="r" />);
+    fireEvent.press(screen.getByLabelText('Sheer white curtain'));
+    await settled();
+    const { trial } = useHome.getState();
+    expect(trial?.changes[0]).toMatchObject({ list: 'windows', id: 'w', after: { curtainId: 'sheer' } });
+    expect(useHome.getState().facts!.windows[0]!.curtainId).toBe('none');
+  });
+
+  it('teaches the first step when there is none', async () => {
+    showHome({ ...shownHome, rooms: [], windows: [], stands: [], tiers: [], spots: [], lamps: [], air: [], plants: [] });
+    await open(<RoomsScreen roomId={null} />);
+    expect(screen.getByText('Add a room')).toBeTruthy();
+  });
+});
+
+describe('a spot', () => {
+  it('shows six figures, each with a way into its arithmetic', async () => {
+    await open(<SpotScreen spotId="dim" />);
+    expect(screen.getAllByLabelText(/^Why this number: /)).toHaveLength(6);
+    expect(screen.getByTestId('figure-dli')).toHaveTextContent(/^[\d.]+ mol a day$/);
+    expect(screen.getByLabelText(shadePlant.name)).toBeTruthy();
+    expect(screen.getByText('Would do best here')).toBeTruthy();
+  });
+});
+
+describe('a stand along its length', () => {
+  it('shows its tiers with what each spot gets', async () => {
+    await open(<StandScreen standId="shelf" />);
+    expect(screen.getByTestId('dli-dim')).toHaveTextContent(/mol a day$/);
+    expect(screen.getByTestId('dli-top')).toHaveTextContent(/mol a day$/);
+  });
+});
+
+describe('the wash', () => {
+  it('never grows fainter with more light, and is absent in the dark', () => {
+    expect(washOpacity(0)).toBe(0);
+    const steps = [0.1, ...WASH_STEPS, 100].map(washOpacity);
+    expect([...steps].sort((p, q) => p - q)).toEqual(steps);
+    expect(washOpacity(100)).toBeLessThan(1);
+  });
+});
