@@ -1,7 +1,9 @@
 import type { FactorFit, Trouble } from '@dulvan/core';
+import { smallHome } from '../../core/src/home/small-home.fixture';
 import type { Units } from '../state/settings';
 import { bandOf, brightness, clock, degrees, length, mol, monthsInWords, plantName, troubleSentence } from './words';
 
+const plant = smallHome.plants[0]!;
 const METRIC: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
 const OTHER: Units = { temperature: 'F', length: 'in', light: 'lux' };
 
@@ -44,8 +46,8 @@ describe('numbers with honest digits and units', () => {
   });
 
   it('call a plant by its own name, then its common one', () => {
-    expect(plantName({ name: 'Old jade', taxonId: 'crassula-ovata' })).toBe('Old jade');
-    expect(plantName({ name: ' ', taxonId: 'crassula-ovata' })).toBe('Jade plant');
-    expect(plantName({ name: '', taxonId: 'unknown' })).toBe('Plant of unknown name');
+    expect(plantName(smallHome, { ...plant, name: 'Old jade', taxonId: 'crassula-ovata' })).toBe('Old jade');
+    expect(plantName(smallHome, { ...plant, name: ' ', taxonId: 'crassula-ovata' })).toBe('Jade plant');
+    expect(plantName(smallHome, { ...plant, name: '', taxonId: 'unknown' })).toBe('Plant of unknown name');
   });
 });

@@ -2,9 +2,11 @@
 import {
   LUX_PER_PPFD,
   celsiusToFahrenheit,
+  knownPlant,
   type Aspect,
   type Factor,
   type FactorFit,
+  type GrowthState,
   type HomeFacts,
   type Plant,
   type Severity,
@@ -39,6 +41,15 @@ export const STAGE_WORD: Record<Stage, string> = {
   'in-bloom': 'In bloom',
   recovering: 'Recovering',
   'just-arrived': 'Just arrived',
+};
+
+export const GROWTH_WORD: Record<GrowthState, string> = {
+  'by-season': 'Nothing special: go by the season',
+  'new-leaf': 'A new leaf',
+  'root-tips': 'Growing root tips',
+  growing: 'It is still growing',
+  finished: 'Its growth is finished',
+  resting: 'It is at rest',
 };
 
 /** A DLI with honest digits: 0.34, 6.4, 18. */
@@ -155,13 +166,13 @@ export function commonName(taxon: { readonly common: readonly string[] }): strin
 }
 
 /** The grower's own name for a plant, else its common one. */
-export function plantName(plant: Pick<Plant, 'name' | 'taxonId'>): string {
+export function plantName(facts: HomeFacts, plant: Plant): string {
   if (plant.name.trim()) return plant.name;
-  const taxon = knowledge.taxon(plant.taxonId);
+  const taxon = knownPlant(facts, plant, knowledge)?.taxon;
   return taxon ? commonName(taxon) : 'Plant of unknown name';
 }
 
-export const latinName = (taxonId: string) => knowledge.taxon(taxonId)?.name ?? 'Name not known';
+export const latinName = (facts: HomeFacts, plant: Plant) => knownPlant(facts, plant, knowledge)?.taxon.name ?? 'Name not known';
 
 /** Where a spot is: "Sill, left · Loft room". */
 export function spotPlace(facts: HomeFacts, spotId: string | null): string {

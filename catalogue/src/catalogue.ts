@@ -7,10 +7,11 @@ import type { z } from 'zod';
 import climateData from '../data/climates.json';
 import curtainData from '../data/curtains.json';
 import glazingData from '../data/glazings.json';
-import taxonData from '../data/taxa.json';
+import lookAlikeData from '../data/look-alikes.json';
+import { fullTaxon, groupTaxon, groups } from './groups';
 import type { climateSchema, curtainSchema, glazingSchema } from './schema';
 
-export const taxa = taxonData as readonly Taxon[];
+export const taxa: readonly Taxon[] = groups.flatMap((group) => group.taxa.map((row) => fullTaxon(row, group)));
 export const climates = climateData as readonly z.infer<typeof climateSchema>[];
 export const glazings = glazingData as readonly z.infer<typeof glazingSchema>[];
 export const curtains = curtainData as readonly z.infer<typeof curtainSchema>[];
@@ -20,9 +21,20 @@ const byId = <T extends { readonly id: string }>(list: readonly T[]) => {
   return (id: string): T | null => index.get(id) ?? null;
 };
 
-/** The catalogue as the core asks it. A curtain of `none` is no curtain. */
+/** Two taxa that are taken for each other: what tells them apart, and what differs in their care. */
+export interface LookAlike {
+  readonly one: string;
+  readonly other: string;
+  readonly tell: string;
+  readonly care: string;
+}
+export const lookAlikes: readonly LookAlike[] = lookAlikeData;
+
+const taxonById = byId([...taxa, ...groups.map(groupTaxon)]);
+
+/** The catalogue as the core asks it. Groups answer too, under `group-` and their key. A curtain of `none` is no curtain. */
 export const knowledge: Knowledge = {
-  taxon: byId(taxa),
+  taxon: taxonById,
   glazing: byId(glazings),
   climate: byId(climates),
   curtain: (id) => (id === 'none' ? null : byId(curtains)(id)),

@@ -1,2 +1,4 @@
 export * from './catalogue';
+export * from './groups';
 export * from './search';
+export * from './visible-traits';

@@ -1,87 +1,66 @@
 /** The shape of the catalogue's data files; each is checked against it by the catalogue’s tests. */
-import type { ClimateFamily, Taxon } from '@dulvan/core';
+import { FEEDS, HARMS, SCHOOLS, WATERS, type ClimateFamily } from '@dulvan/core';
 import { z } from 'zod';
+import { VISIBLE_TRAITS, type VisibleTrait } from './visible-traits';
 
 const certainty = z.enum(['trial', 'practice', 'inferred']);
-const harm = z.enum(['none-known', 'irritant', 'toxic', 'unknown']);
+const harm = z.enum(HARMS);
 const month = z.number().int().min(1).max(12);
 const percent = z.number().min(0).max(100);
-const celsius = z.number().min(-20).max(60);
+const celsius = z.number().min(-20).max(65);
 
-const rising = (fields: readonly string[]) => (value: object) => {
-  const figures = fields.map((field) => (value as Record<string, number>)[field]!);
-  return figures.every((figure, i) => i === 0 || figures[i - 1]! <= figure);
-};
-
-export const taxonSchema = z.strictObject({
-  id: z.string().regex(/^[a-z0-9-]+$/),
-  name: z.string().min(3),
-  group: z.string().min(2),
-  common: z.array(z.string().min(2)).min(1),
-  synonyms: z.array(z.string().min(3)),
-  key: z.string().min(20).max(140),
-  light: z
-    .strictObject({
-      survives: z.number().min(0.2).max(30),
-      thrivesFrom: z.number().max(40),
-      thrivesTo: z.number().max(60),
-      scorches: z.number().max(80),
-      peakPpfd: z.number().min(50).max(2200),
-      sunHoursFresh: z.number().min(0).max(16),
-      sunHoursUsed: z.number().min(0).max(16),
-      sure: certainty,
-    })
-    .refine(rising(['survives', 'thrivesFrom', 'thrivesTo', 'scorches']), 'survives <= thrives from <= thrives to <= scorches')
-    .refine(rising(['sunHoursFresh', 'sunHoursUsed']), 'sun borne fresh <= sun borne when used to it'),
-  day: z
-    .strictObject({
-      kind: z.enum(['neutral', 'short', 'long']),
-      criticalNightH: z.number().min(6).max(16).nullable(),
-      inductionWeeks: z.number().min(1).max(20).nullable(),
-      inductionMonths: z.array(month),
-      minH: z.number().min(6).max(16),
-      maxH: z.number().min(8).max(24),
-      sure: certainty,
-    })
-    .refine(rising(['minH', 'maxH']), 'shortest day <= longest day')
-    .refine((day) => (day.kind === 'neutral') === (day.criticalNightH === null), 'only day-neutral plants lack a critical night'),
-  warmth: z
-    .strictObject({
-      lowest: celsius,
-      nightFrom: celsius,
-      nightTo: celsius,
-      dayFrom: celsius,
-      dayTo: celsius,
-      highest: celsius,
-      nightDrop: z.number().min(0).max(15),
-      sure: certainty,
-    })
-    .refine(rising(['lowest', 'nightFrom', 'nightTo', 'highest']), 'lowest <= night band <= highest')
-    .refine(rising(['lowest', 'dayFrom', 'dayTo', 'highest']), 'lowest <= day band <= highest'),
-  moisture: z
-    .strictObject({
-      survives: percent,
-      thrivesFrom: percent,
-      thrivesTo: percent,
-      tooMoistStill: percent,
-      vpdFrom: z.number().min(0).max(2),
-      vpdTo: z.number().min(0.2).max(5),
-      sure: certainty,
-    })
-    .refine(rising(['survives', 'thrivesFrom', 'thrivesTo', 'tooMoistStill']), 'survives <= thrives <= too moist'),
-  rest: z
-    .strictObject({
-      trigger: z.enum(['none', 'short-days', 'cool', 'dry', 'after-bloom']),
-      months: z.array(month),
-      lightShare: z.number().min(0).max(1),
-      dayC: celsius.nullable(),
-      nightC: celsius.nullable(),
-      water: z.enum(['usual', 'less', 'little', 'none']),
-      feed: z.enum(['usual', 'less', 'none']),
-      sure: certainty,
-    })
-    .refine((rest) => (rest.trigger === 'none') === (rest.months.length === 0), 'a rest has months, and only a rest'),
-  care: z.strictObject({
+/** Single figures; the order among them is asked of the whole taxon. */
+const blocks = {
+  light: {
+    survives: z.number().min(0.2).max(30),
+    thrivesFrom: z.number().max(40),
+    thrivesTo: z.number().max(60),
+    scorches: z.number().max(80),
+    peakPpfd: z.number().min(50).max(2200),
+    sunHoursFresh: z.number().min(0).max(16),
+    sunHoursUsed: z.number().min(0).max(16),
+    sure: certainty,
+  },
+  day: {
+    kind: z.enum(['neutral', 'short', 'long']),
+    criticalNightH: z.number().min(6).max(16).nullable(),
+    inductionWeeks: z.number().min(1).max(20).nullable(),
+    inductionMonths: z.array(month),
+    minH: z.number().min(6).max(18),
+    maxH: z.number().min(8).max(24),
+    sure: certainty,
+  },
+  warmth: {
+    lowest: celsius,
+    nightFrom: celsius,
+    nightTo: celsius,
+    dayFrom: celsius,
+    dayTo: celsius,
+    highest: celsius,
+    nightDrop: z.number().min(0).max(15),
+    sure: certainty,
+  },
+  moisture: {
+    survives: percent,
+    thrivesFrom: percent,
+    thrivesTo: percent,
+    tooMoistStill: percent,
+    vpdFrom: z.number().min(0).max(2),
+    vpdTo: z.number().min(0.2).max(5),
+    sure: certainty,
+  },
+  rest: {
+    trigger: z.enum(['none', 'short-days', 'cool', 'dry', 'after-bloom']),
+    months: z.array(month),
+    lightShare: z.number().min(0).max(1),
+    dayC: celsius.nullable(),
+    nightC: celsius.nullable(),
+    water: z.enum(WATERS),
+    feed: z.enum(FEEDS),
+    school: z.enum(SCHOOLS),
+    sure: certainty,
+  },
+  care: {
     waterAtShare: z.number().min(0).max(1),
     feedPpmN: z.number().min(0).max(300),
     feedEvery: z.number().int().min(1).max(12),
@@ -92,9 +71,55 @@ export const taxonSchema = z.strictObject({
     habit: z.enum(['upright', 'rosette', 'trailing', 'climbing', 'clump', 'epiphyte', 'tree', 'stone']),
     air: z.enum(['still', 'gentle', 'brisk']),
     sure: certainty,
+  },
+  hazard: {
+    people: harm, cats: harm, dogs: harm, birds: harm, smallMammals: harm, sapOnSkin: harm, sapInEyes: harm,
+    spines: z.enum(['none', 'some', 'many']),
+  },
+};
+
+const profileSchema = z.strictObject({
+  light: z.strictObject(blocks.light),
+  day: z.strictObject(blocks.day),
+  warmth: z.strictObject(blocks.warmth),
+  moisture: z.strictObject(blocks.moisture),
+  rest: z.strictObject(blocks.rest),
+  care: z.strictObject(blocks.care),
+  hazard: z.strictObject(blocks.hazard),
+});
+
+const key = z.string().min(20).max(140);
+
+const rowSchema = z.strictObject({
+  id: z.string().regex(/^[a-z0-9-]+$/),
+  name: z.string().min(3),
+  common: z.array(z.string().min(2)).min(1),
+  synonyms: z.array(z.string().min(3)),
+  cultivars: z.array(z.string().min(2)),
+  parents: z.array(z.strictObject({ taxonId: z.string(), share: z.number().gt(0).lt(1) })).optional(),
+  key,
+  figures: z.strictObject({
+    light: z.strictObject(blocks.light).partial().optional(),
+    day: z.strictObject(blocks.day).partial().optional(),
+    warmth: z.strictObject(blocks.warmth).partial().optional(),
+    moisture: z.strictObject(blocks.moisture).partial().optional(),
+    rest: z.strictObject(blocks.rest).partial().optional(),
+    care: z.strictObject(blocks.care).partial().optional(),
+    hazard: z.strictObject(blocks.hazard).partial().optional(),
   }),
-  hazard: z.strictObject({ people: harm, cats: harm, dogs: harm, sap: harm, spines: z.enum(['none', 'some', 'many']) }),
-}) satisfies z.ZodType<Taxon>;
+});
+
+const visibleTraits = z.array(z.enum(Object.keys(VISIBLE_TRAITS) as [VisibleTrait, ...VisibleTrait[]]));
+
+/** A group's file: its profile, and its taxa as differences from it. */
+export const groupSchema = z.strictObject({
+  id: z.string().regex(/^[a-z-]+$/),
+  name: z.string().min(3),
+  plain: z.string().min(20).max(200),
+  seen: z.strictObject({ often: visibleTraits.min(1), sometimes: visibleTraits }),
+  profile: profileSchema,
+  taxa: z.array(rowSchema).min(1),
+});
 
 const twelve = z.array(z.number()).length(12);
 

@@ -19,6 +19,8 @@ export const changeSchema = z.discriminatedUnion('list', [
   entryChange('lamps'),
   entryChange('plants'),
   entryChange('air'),
+  entryChange('ownTaxa'),
+  entryChange('corrections'),
 ]);
 export type Change = z.infer<typeof changeSchema>;
 

@@ -1,20 +1,31 @@
 /** Schemas of a home's facts, as they cross the wire and stand in the bundle. */
-import type {
-  AirStatement,
-  Circuit,
-  FactList,
-  Home,
-  HomeFacts,
-  Lamp,
-  Plant,
-  Room,
-  Spot,
-  Stand,
-  Tier,
-  Window,
+import {
+  FIGURES,
+  FIGURE_KEYS,
+  GROWTH_STATES,
+  LIGHT_AIMS,
+  SCHOOLS,
+  TRAITS,
+  type AirStatement,
+  type Circuit,
+  type Correction,
+  type FactList,
+  type Home,
+  type HomeFacts,
+  type Lamp,
+  type OwnTaxon,
+  type Plant,
+  type Room,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
 } from '@dulvan/core';
 import { z } from 'zod';
 import { NAME_LIMIT, id, isoDate, metres, minuteOfDay, months, name, note, share, timeZone, wholeWithin, within } from './fields';
+
+/** A taxon of the catalogue, a group of it, or an own one; the catalogue's keys are longer than others. */
+const taxonKey = z.string().regex(/^[A-Za-z0-9_-]{1,60}$/, 'Not a valid key.');
 
 export const homeSchema = z.strictObject({
   id,
@@ -24,6 +35,8 @@ export const homeSchema = z.strictObject({
   elevationM: within(-400, 5000, 'm'),
   timeZone,
   climateId: id,
+  restSchool: z.enum(SCHOOLS).nullable(),
+  lightAim: z.enum(LIGHT_AIMS),
 }) satisfies z.ZodType<Home>;
 
 export const roomSchema = z.strictObject({
@@ -129,12 +142,16 @@ export const lampSchema = z.strictObject({
 export const plantSchema = z.strictObject({
   id,
   homeId: id,
-  taxonId: id,
+  taxonId: taxonKey,
+  parents: z.array(z.strictObject({ taxonId: taxonKey, share: within(0.01, 1, 'of the whole') })).max(8, 'At most 8 parents.').readonly(),
+  traits: z.array(z.enum(TRAITS)).max(TRAITS.length).refine((list) => new Set(list).size === list.length, 'Each trait once.').readonly(),
   name: z.string().trim().max(NAME_LIMIT, `At most ${NAME_LIMIT} characters.`),
   stage: z.enum([
     'seed', 'cutting', 'rooted-cutting', 'seedling', 'juvenile', 'adult', 'in-bud', 'in-bloom', 'recovering', 'just-arrived',
   ]),
-  growthState: z.enum(['by-season', 'growing', 'resting']),
+  growthState: z.enum(GROWTH_STATES),
+  stateSeenOn: isoDate.nullable(),
+  restSchool: z.enum(SCHOOLS).nullable(),
   potCm: within(1, 200, 'cm').nullable(),
   heightCm: within(0.5, 800, 'cm').nullable(),
   spotId: id.nullable(),
@@ -152,6 +169,34 @@ export const airSchema = z.strictObject({
   nightRh: within(1, 100, '%'),
 }) satisfies z.ZodType<AirStatement>;
 
+const names = z.array(z.string().trim().min(2, 'At least 2 characters.').max(NAME_LIMIT, `At most ${NAME_LIMIT} characters.`)).max(20, 'At most 20 names.').readonly();
+
+export const ownTaxonSchema = z.strictObject({
+  id: z.string().regex(/^own-[A-Za-z0-9_-]{1,36}$/, 'Not a valid key.'),
+  homeId: id,
+  name,
+  common: names,
+  synonyms: names,
+  basedOn: taxonKey,
+  key: z.string().trim().max(200, 'At most 200 characters.'),
+}) satisfies z.ZodType<OwnTaxon>;
+
+export const correctionSchema = z
+  .strictObject({
+    id,
+    homeId: id,
+    taxonId: taxonKey.nullable(),
+    plantId: id.nullable(),
+    figure: z.enum(FIGURE_KEYS, 'No such figure.'),
+    value: z.number('A number.'),
+    reason: z.string().trim().min(1, 'Say why: it stands beside the figure.').max(400, 'At most 400 characters.'),
+    on: isoDate,
+  })
+  .superRefine(({ figure, value }, context) => {
+    const { from, to, unit } = FIGURES[figure];
+    if (value < from || value > to) context.addIssue({ code: 'custom', path: ['value'], message: `From ${from} to ${to} ${unit}.` });
+  }) satisfies z.ZodType<Correction>;
+
 /** The schema of each list, and how many entries a home may have of it. */
 export const factSchemas = {
   rooms: roomSchema,
@@ -163,6 +208,8 @@ export const factSchemas = {
   lamps: lampSchema,
   plants: plantSchema,
   air: airSchema,
+  ownTaxa: ownTaxonSchema,
+  corrections: correctionSchema,
 } as const satisfies Record<FactList, z.ZodType>;
 
 export const FACT_LIMITS: Record<FactList, number> = {
@@ -175,6 +222,8 @@ export const FACT_LIMITS: Record<FactList, number> = {
   lamps: 500,
   plants: 5000,
   air: 480,
+  ownTaxa: 3000,
+  corrections: 20000,
 };
 
 /** In the order in which they may be written: what is referred to comes first. */
@@ -194,4 +243,6 @@ export const homeFactsSchema = z.strictObject({
   lamps: listOf('lamps', lampSchema),
   plants: listOf('plants', plantSchema),
   air: listOf('air', airSchema),
+  ownTaxa: listOf('ownTaxa', ownTaxonSchema),
+  corrections: listOf('corrections', correctionSchema),
 }) satisfies z.ZodType<HomeFacts>;

@@ -8,8 +8,8 @@ const bundle: Bundle = {
   exportedAt: '2026-11-23T10:00:00.000Z',
   homes: [
     {
-      home: { id: 'h', name: 'Home', latitude: 10, longitude: 20, elevationM: 0, timeZone: 'UTC', climateId: 'wet-tropics' },
-      rooms: [], windows: [], stands: [], tiers: [], spots: [], circuits: [], lamps: [], plants: [], air: [],
+      home: { id: 'h', name: 'Home', latitude: 10, longitude: 20, elevationM: 0, timeZone: 'UTC', climateId: 'wet-tropics', restSchool: null, lightAim: 'whole' },
+      rooms: [], windows: [], stands: [], tiers: [], spots: [], circuits: [], lamps: [], plants: [], air: [], ownTaxa: [], corrections: [],
     },
   ],
   journal: [],

@@ -25,15 +25,15 @@ export function readBundle(text: string): BundleReading {
     return refused(`This is not a Dulvan bundle: it should open with "format": "${BUNDLE_FORMAT}". Nothing was changed.`);
   }
   const { version } = head.data;
-  if (version !== BUNDLE_VERSION) {
+  if (version !== BUNDLE_VERSION && version !== 1) {
     const newer = typeof version === 'number' && version > BUNDLE_VERSION;
     return refused(
       newer
-        ? `This bundle is of version ${version}, written by a newer Dulvan; this one reads version ${BUNDLE_VERSION}. Update, then import again.`
-        : `This bundle is of version ${String(version)}; only version ${BUNDLE_VERSION} is known here, and there was none before it.`,
+        ? `This bundle is of version ${version}, written by a newer Dulvan; this one reads versions 1 to ${BUNDLE_VERSION}. Update, then import again.`
+        : `This bundle is of version ${String(version)}; only versions 1 to ${BUNDLE_VERSION} are known here, and there was none before them.`,
     );
   }
-  const parsed = bundleSchema.safeParse(raw);
+  const parsed = bundleSchema.safeParse(version === 1 ? fromVersion1(raw) : raw);
   if (!parsed.success) {
     const [issue] = parsed.error.issues;
     return refused(`At ${issue!.path.join(' › ') || 'the top'}: ${issue!.message}. Nothing was changed.`);
@@ -49,13 +49,34 @@ export function readBundle(text: string): BundleReading {
   return { ok: true, bundle: parsed.data };
 }
 
+const looseList = z.array(z.looseObject({})).catch([]);
+const looseHome = z.looseObject({ home: z.looseObject({}), plants: looseList });
+
+/** Version 1 knew no traits, parents, schools or own knowledge: they are put in as unsaid. What is broken is left for the schema to name. */
+function fromVersion1(raw: unknown): unknown {
+  const bundle = raw as { homes?: unknown };
+  if (!Array.isArray(bundle.homes)) return { ...bundle, version: BUNDLE_VERSION };
+  const homes = bundle.homes.map((facts) => {
+    const read = looseHome.safeParse(facts);
+    if (!read.success) return facts as unknown;
+    return {
+      ...read.data,
+      home: { ...read.data.home, restSchool: null, lightAim: 'whole' },
+      plants: read.data.plants.map((plant) => ({ ...plant, parents: [], traits: [], stateSeenOn: null, restSchool: null })),
+      ownTaxa: [],
+      corrections: [],
+    };
+  });
+  return { ...bundle, version: BUNDLE_VERSION, homes };
+}
+
 /** Writes a bundle, indented for reading. */
 export function writeBundle(bundle: Bundle): string {
   return `${JSON.stringify(bundle, null, 1)}\n`;
 }
 
 function strayHome(facts: Bundle['homes'][number]): string | null {
-  for (const list of ['rooms', 'circuits', 'plants'] as const) {
+  for (const list of ['rooms', 'circuits', 'plants', 'ownTaxa', 'corrections'] as const) {
     const stray = facts[list].find((entry) => entry.homeId !== facts.home.id);
     if (stray) return `${list} › ${stray.id}`;
   }

@@ -1,6 +1,7 @@
 /** New entries with usual values, for forms that start empty. */
 import { suggestedClimate } from '@dulvan/catalogue';
-import type { AirStatement, Circuit, FactList, Home, HomeFacts, Lamp, Plant, Room, Spot, Stand, Tier, Window } from '@dulvan/core';
+import type { AirStatement, Circuit, Home, HomeFacts, Lamp, Plant, Room, Spot, Stand, Tier, Window } from '@dulvan/core';
+import type { FormList } from './form-specs';
 import { nanoid } from 'nanoid';
 
 const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
@@ -10,7 +11,7 @@ export const newId = () => nanoid(12);
 /** A clock's zone tells roughly where it is: fifteen degrees an hour. */
 export function newHome(): Home {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  return { id: newId(), name: '', latitude: 50, longitude: 0, elevationM: 50, timeZone: timeZone || 'UTC', climateId: suggestedClimate(50) };
+  return { id: newId(), name: '', latitude: 50, longitude: 0, elevationM: 50, timeZone: timeZone || 'UTC', climateId: suggestedClimate(50), restSchool: null, lightAim: 'whole' };
 }
 
 function newRoom(facts: HomeFacts): Room {
@@ -58,13 +59,13 @@ function newAir(roomId: string, month: number): AirStatement {
 
 export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: number): Plant {
   return {
-    id: newId(), homeId: facts.home.id, taxonId, name: '', stage: 'adult', growthState: 'by-season', potCm: 12,
+    id: newId(), homeId: facts.home.id, taxonId, parents: [], traits: [], name: '', stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12,
     heightCm: Math.min(30, matureHeightCm), spotId: null, arrivedOn: null, note: '',
   };
 }
 
 /** A new entry of any list; null when what it should belong to is not there. */
-export function blankFor(facts: HomeFacts, list: FactList, parent: string | null): { readonly id: string } | null {
+export function blankFor(facts: HomeFacts, list: FormList, parent: string | null): { readonly id: string } | null {
   const tier = facts.tiers.find((candidate) => candidate.id === parent);
   const stand = facts.stands.find((candidate) => candidate.id === (tier?.standId ?? parent));
   const room = facts.rooms.find((candidate) => candidate.id === parent);

@@ -1,6 +1,6 @@
 /** One fact of the place: its form, the drawing beside it, what belongs to it, and taking it out. */
 import { applied, type Change } from '@dulvan/contract';
-import type { FactList, HomeFacts } from '@dulvan/core';
+import type { HomeFacts } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -14,10 +14,10 @@ import { RoomPlan } from '../rooms/room-plan';
 import { NotHere } from '../shell/not-here';
 import { blankFor } from './blank';
 import { FactForm } from './fact-form';
-import { FORM_SPECS } from './form-specs';
+import { FORM_SPECS, type FormList } from './form-specs';
 import { TakeOut } from './take-out';
 
-type EditableList = FactList | 'home';
+type EditableList = FormList | 'home';
 
 interface Given {
   readonly list: string;
@@ -46,7 +46,7 @@ function roomIdOf(facts: HomeFacts, list: EditableList, entry: object): string |
   return facts.stands.find((stand) => stand.id === standId)?.roomId ?? null;
 }
 
-const BACK_TO: Partial<Record<EditableList, (facts: HomeFacts, entry: Record<string, string>) => { list: FactList; id: string } | null>> = {
+const BACK_TO: Partial<Record<EditableList, (facts: HomeFacts, entry: Record<string, string>) => { list: FormList; id: string } | null>> = {
   windows: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   stands: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   air: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
@@ -109,7 +109,7 @@ function EditView({ facts, list, entry, isNew }: ViewGiven) {
 
 interface PartsGiven {
   readonly title: string;
-  readonly list: FactList;
+  readonly list: FormList;
   readonly parent: string;
   readonly noun: string;
   readonly parts: readonly { readonly id: string; readonly name: string; readonly note: string }[];

@@ -1,7 +1,6 @@
 /** The form for any one fact: shows its effect while it is filled in, says beside the field what cannot be, keeps what is typed. */
 import type { Change } from '@dulvan/contract';
 import { suggestedClimate } from '@dulvan/catalogue';
-import type { FactList } from '@dulvan/core';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../../state/drafts';
@@ -13,11 +12,11 @@ import { Field } from '../../ui/field';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { FORM_SPECS, type Question } from './form-specs';
+import { FORM_SPECS, type FormList, type Question } from './form-specs';
 import { readForm, typedNumber, unitOf, valuesOf, type Entry, type FormValues } from './form-values';
 
 interface Given {
-  readonly list: FactList | 'home';
+  readonly list: FormList | 'home';
   readonly initial: object & { readonly id: string };
   readonly isNew?: boolean;
   readonly onSaved?: (id: string) => void;

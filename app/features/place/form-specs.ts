@@ -1,7 +1,7 @@
 /** The questions each form asks, in the order a person answers them. */
 import { climates, curtains, glazings } from '@dulvan/catalogue';
-import { compassWord, sideBearing, type FactList, type HomeFacts } from '@dulvan/core';
-import { MONTH_NAMES, STAGE_WORD } from '../../ui/words';
+import { SCHOOLS, SCHOOL_WORDS, compassWord, sideBearing, type FactList, type HomeFacts } from '@dulvan/core';
+import { GROWTH_WORD, MONTH_NAMES, STAGE_WORD } from '../../ui/words';
 
 export interface Choice {
   readonly value: string;
@@ -45,7 +45,10 @@ function sides(facts: HomeFacts | null, entry: Readonly<Record<string, unknown>>
   }));
 }
 
-export const FORM_SPECS: Record<FactList | 'home', FormSpec> = {
+/** The lists that are filled in by these forms; own taxa and corrections have their own. */
+export type FormList = Exclude<FactList, 'ownTaxa' | 'corrections'>;
+
+export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {
   home: {
     noun: 'home',
     questions: [
@@ -55,6 +58,16 @@ export const FORM_SPECS: Record<FactList | 'home', FormSpec> = {
       { field: 'elevationM', label: 'Height above the sea', kind: 'number', unit: 'm' },
       { field: 'timeZone', label: 'Time zone', kind: 'text', help: 'As in Europe/London.' },
       { field: 'climateId', label: 'Weather most like', kind: 'choice', choices: () => named(climates), help: 'Says how cloudy each month is. The latitude suggests one.' },
+      {
+        field: 'restSchool', label: 'How plants rest here', kind: 'choice', optional: 'optional',
+        choices: () => [{ value: '', word: 'As usual for each' }, ...SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))],
+        help: `Growers differ. ${SCHOOLS.map((school) => `${SCHOOL_WORDS[school].word}: ${SCHOOL_WORDS[school].reason}`).join(' ')}`,
+      },
+      {
+        field: 'lightAim', label: 'Where in its band of light a plant should stand', kind: 'choice',
+        choices: () => words({ whole: 'Anywhere in it', low: 'In the lower part', high: 'In the upper part' }),
+        help: 'Low saves lamps and forgives missed water; high brings compact growth and flowers.',
+      },
     ],
   },
   rooms: {
@@ -179,7 +192,13 @@ export const FORM_SPECS: Record<FactList | 'home', FormSpec> = {
       { field: 'stage', label: 'Stage', kind: 'choice', choices: () => words(STAGE_WORD) },
       {
         field: 'growthState', label: 'What you see', kind: 'choice',
-        choices: () => words({ 'by-season': 'Nothing special: go by the season', growing: 'It is growing', resting: 'It is at rest' }),
+        choices: () => words(GROWTH_WORD),
+        help: 'What you see rules over the calendar.',
+      },
+      { field: 'stateSeenOn', label: 'Seen on', kind: 'date', optional: 'optional', help: 'As 2026-11-02. It rules for three months; left empty, for the whole year.', when: (values) => values.growthState !== 'by-season' },
+      {
+        field: 'restSchool', label: 'Its rest', kind: 'choice', optional: 'optional',
+        choices: () => [{ value: '', word: 'As in this home' }, ...SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))],
       },
       { field: 'potCm', label: 'Pot width', kind: 'pot', optional: 'optional' },
       { field: 'heightCm', label: 'Height with the pot', kind: 'pot', optional: 'optional' },

@@ -2,7 +2,7 @@
 import { homeSchema, factSchemas, applied, type Change } from '@dulvan/contract';
 import { celsiusToFahrenheit, fahrenheitToCelsius, problemsOf, type FactList, type HomeFacts } from '@dulvan/core';
 import type { Units } from '../../state/settings';
-import type { Question } from './form-specs';
+import type { FormList, Question } from './form-specs';
 
 export type FormValues = Readonly<Record<string, string>>;
 export type Entry = Readonly<Record<string, unknown>> & { readonly id: string };
@@ -98,7 +98,7 @@ export interface FormReading {
 
 /** Reads a form: each field against its schema, then the entry against the rest of the home. */
 export function readForm(
-  list: FactList | 'home',
+  list: FormList | 'home',
   questions: readonly Question[],
   values: FormValues,
   initial: Entry,

@@ -1,6 +1,6 @@
 /** Takes a fact out with all that hangs on it; asks first where its plants go. */
 import type { Change } from '@dulvan/contract';
-import type { FactList, HomeFacts } from '@dulvan/core';
+import type { HomeFacts } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
@@ -11,19 +11,20 @@ import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { plantName, spotPlace } from '../../ui/words';
+import type { FormList } from './form-specs';
 
 interface Given {
   readonly facts: HomeFacts;
-  readonly list: FactList;
+  readonly list: FormList;
   readonly entry: { readonly id: string };
   readonly name: string;
   readonly onDone: () => void;
 }
 
 /** All entries that go when one goes, itself included. */
-function fallenWith(facts: HomeFacts, list: FactList, id: string): { list: FactList; id: string }[] {
-  const gone: { list: FactList; id: string }[] = [{ list, id }];
-  const take = (next: FactList, ids: readonly string[]) => ids.forEach((nextId) => gone.push(...fallenWith(facts, next, nextId)));
+function fallenWith(facts: HomeFacts, list: FormList, id: string): { list: FormList; id: string }[] {
+  const gone: { list: FormList; id: string }[] = [{ list, id }];
+  const take = (next: FormList, ids: readonly string[]) => ids.forEach((nextId) => gone.push(...fallenWith(facts, next, nextId)));
   const ids = <T extends { readonly id: string }>(entries: readonly T[], belongs: (entry: T) => boolean) => entries.filter(belongs).map((entry) => entry.id);
   if (list === 'rooms') {
     take('windows', ids(facts.windows, (window) => window.roomId === id));
@@ -74,9 +75,9 @@ export function TakeOut({ facts, list, entry, name, onDone }: Given) {
           {homeless.length > 0 ? <Strong>Where do its plants go?</Strong> : null}
           {homeless.map((plant) => (
             <View key={plant.id} style={{ gap: SPACE.xs }}>
-              <Body>{plantName(plant)}</Body>
+              <Body>{plantName(facts, plant)}</Body>
               <Choices
-                label={`Where ${plantName(plant)} goes`}
+                label={`Where ${plantName(facts, plant)} goes`}
                 value={goTo[plant.id] ?? NOWHERE}
                 onValue={(value) => setGoTo({ ...goTo, [plant.id]: value })}
                 choices={[{ value: NOWHERE, word: 'Nowhere for now' }, ...free.filter((spot) => !Object.entries(goTo).some(([other, taken]) => other !== plant.id && taken === spot.id)).slice(0, 12).map((spot) => ({ value: spot.id, word: spotPlace(facts, spot.id) }))]}

@@ -20,7 +20,7 @@ import { newId, newPlant } from '../place/blank';
 import { FORM_SPECS } from '../place/form-specs';
 import { readForm, unitOf, valuesOf } from '../place/form-values';
 import { useMonth } from '../rooms/use-month';
-import { Hazards } from './needs';
+import { Hazards } from './hazards';
 import { SpotChoices } from './spot-choices';
 
 const finder = taxonFinder(taxa);
@@ -113,7 +113,7 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
         <Heading>{commonName(taxon)}</Heading>
         <Small>{taxon.name}</Small>
         <Body>{taxon.key}</Body>
-        <Hazards taxon={taxon} />
+        <Hazards hazard={taxon.hazard} />
         <Button onPress={onBack} style={{ alignSelf: 'flex-start', marginTop: SPACE.s }}>
           It is another plant
         </Button>

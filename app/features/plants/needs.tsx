@@ -1,14 +1,17 @@
 /** What a plant wants in a month, in plain words, with how sure each figure is. */
-import type { Certainty, Target, Taxon } from '@dulvan/core';
+import type { Certainty, Feed, Target, Taxon, Water } from '@dulvan/core';
 import { View } from 'react-native';
 import { useUnits } from '../../state/settings';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
 import { brightness, degrees, mol } from '../../ui/words';
+import { Hazards } from './hazards';
 
 const SURE_WORD: Record<Certainty, string> = { trial: 'from trials', practice: 'growers’ practice', inferred: 'inferred' };
-const HARM_WORD = { 'none-known': 'no harm known', irritant: 'irritates', toxic: 'toxic', unknown: 'not known: treat as harmful' } as const;
 const AIR_WORD = { still: 'still air will do', gentle: 'gently moving air', brisk: 'briskly moving air' } as const;
+
+const WATER_WORD: Record<Water, string> = { usual: 'as usual', less: 'less than usual', little: 'little', none: 'none' };
+const FEED_WORD: Record<Feed, string> = { usual: 'as usual', less: 'half as much', none: 'no feed' };
 
 export function Needs({ taxon, target }: { readonly taxon: Taxon; readonly target: Target }) {
   const units = useUnits();
@@ -20,6 +23,8 @@ export function Needs({ taxon, target }: { readonly taxon: Taxon; readonly targe
     ['Warmth', `${range(warmth.dayFrom, warmth.dayTo)} by day`, `${range(warmth.nightFrom, warmth.nightTo)} by night; never below ${degrees(warmth.lowest, units)} (${SURE_WORD[warmth.sure]})`],
     ['Moisture', `${moisture.thrivesFrom} to ${moisture.thrivesTo} %`, `survives ${moisture.survives} %; in still air not above ${moisture.tooMoistStill} % (${SURE_WORD[moisture.sure]})`],
     ['Air', AIR_WORD[target.air], ''],
+    ['Water', WATER_WORD[target.water], target.water === 'none' ? 'dry until it wakes' : `again when about ${Math.round(target.waterAtShare * 100)} % of what the pot can give is left (${SURE_WORD[taxon.care.sure]})`],
+    ['Feed', FEED_WORD[target.feed], target.feedPpmN > 0 ? `about ${Math.round(target.feedPpmN)} ppm nitrogen, every ${ordinal(taxon.care.feedEvery)} watering`.replace('  ', ' ') : ''],
   ];
   return (
     <View style={{ gap: SPACE.xs }}>
@@ -37,24 +42,12 @@ export function Needs({ taxon, target }: { readonly taxon: Taxon; readonly targe
       {rules.map((rule) => (
         <Small key={rule}>→ {rule}</Small>
       ))}
-      <Hazards taxon={taxon} />
+      <Hazards hazard={taxon.hazard} />
     </View>
   );
 }
 
-/** Stands wherever a plant is chosen or placed. */
-export function Hazards({ taxon: { hazard } }: { readonly taxon: Taxon }) {
-  const harmful = (['people', 'cats', 'dogs'] as const).filter((who) => hazard[who] !== 'none-known');
-  const sap = hazard.sap !== 'none-known';
-  if (harmful.length === 0 && !sap && hazard.spines === 'none') {
-    return <Small>No harm to people, cats or dogs is known of it; that is no leave to eat it.</Small>;
-  }
-  return (
-    <Small>
-      {`⚠ Eaten: ${(['people', 'cats', 'dogs'] as const).map((who) => `${who} ${HARM_WORD[hazard[who]]}`).join(', ')}. `}
-      {sap ? `Sap ${HARM_WORD[hazard.sap]} on skin and in eyes: wear gloves. ` : ''}
-      {hazard.spines === 'none' ? '' : 'Spines: keep it out of ways and reach. '}
-      If something was eaten or got into an eye, ask a doctor, a vet or a poison line at once.
-    </Small>
-  );
+/** "", "second", "third" ... in "every third watering". */
+function ordinal(number: number): string {
+  return ['', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth', 'eleventh', 'twelfth'][number - 1] ?? '';
 }

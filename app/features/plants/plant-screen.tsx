@@ -40,13 +40,17 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
   const change = useHome((state) => state.change);
   const [editing, setEditing] = useState<'no' | 'yes'>('no');
   const taxon = knowledge.taxon(plant.taxonId);
-  const name = plantName(plant);
+  const name = plantName(facts, plant);
   const fit = answer?.fit ?? null;
   const target = answer?.targets[month - 1];
   const moveTo = (spotId: string) =>
     void change(`Moved ${name} to ${spotPlace(facts, spotId)}`, [{ list: 'plants', id: plant.id, after: { ...plant, spotId } }]);
   const takeOut = async () => {
-    const refusal = await change(`Took out ${name}`, [{ list: 'plants', id: plant.id, after: null }]);
+    const corrections = facts.corrections.filter((correction) => correction.plantId === plant.id);
+    const refusal = await change(`Took out ${name}`, [
+      ...corrections.map(({ id }) => ({ list: 'corrections' as const, id, after: null })),
+      { list: 'plants', id: plant.id, after: null },
+    ]);
     if (!refusal) router.replace('/plants');
   };
   return (
@@ -55,7 +59,7 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
         <FitMark fit={fit?.months[month - 1] ?? null} size={40} />
         <View style={{ flex: 1 }}>
           <Title>{name}</Title>
-          <Small>{`${latinName(plant.taxonId)} · ${STAGE_WORD[plant.stage]}`}</Small>
+          <Small>{`${latinName(facts, plant)} · ${STAGE_WORD[plant.stage]}`}</Small>
           <Small>{spotPlace(facts, plant.spotId)}</Small>
         </View>
         {fit ? (

@@ -33,8 +33,8 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
     const byId = new Map(answers?.plants.map((answer) => [answer.plantId, answer]));
     const wanted = folded(text.trim());
     return facts.plants
-      .map((plant) => ({ plant, answer: byId.get(plant.id) ?? null, place: spotPlace(facts, plant.spotId) }))
-      .filter(({ plant, place }) => folded(`${plantName(plant)} ${latinName(plant.taxonId)} ${place}`).includes(wanted))
+      .map((plant) => ({ plant, name: plantName(facts, plant), latin: latinName(facts, plant), answer: byId.get(plant.id) ?? null, place: spotPlace(facts, plant.spotId) }))
+      .filter(({ name, latin, place }) => folded(`${name} ${latin} ${place}`).includes(wanted))
       .filter(({ answer }) => passes(answer, filter))
       .sort((p, q) => compare(p, q, sort));
   }, [facts, answers, text, sort, filter]);
@@ -75,11 +75,11 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
         </View>
       }
       ListEmptyComponent={<Body>{facts.plants.length === 0 ? 'No plant yet. Add the first one.' : 'No plant fits what you search for.'}</Body>}
-      renderItem={({ item: { plant, answer, place } }) => (
-        <RowLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={plantName(plant)} current={plant.id === chosenId}>
+      renderItem={({ item: { plant, name, answer, place } }) => (
+        <RowLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={name} current={plant.id === chosenId}>
           <FitMark fit={answer?.fit?.months[month - 1] ?? null} size={28} />
           <View style={{ flex: 1 }}>
-            <Body>{plantName(plant)}</Body>
+            <Body>{name}</Body>
             <Small>{place}</Small>
           </View>
           <View style={{ alignItems: 'flex-end' }}>
@@ -94,6 +94,7 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
 
 interface RowData {
   readonly plant: Plant;
+  readonly name: string;
   readonly answer: PlantAnswer | null;
   readonly place: string;
 }
@@ -110,5 +111,5 @@ function compare(p: RowData, q: RowData, sort: Sort): number {
     const by = (p.answer?.fit?.whole ?? -1) - (q.answer?.fit?.whole ?? -1);
     if (by !== 0) return by;
   }
-  return plantName(p.plant).localeCompare(plantName(q.plant));
+  return p.name.localeCompare(q.name);
 }

@@ -30,7 +30,7 @@ export function SpotChoices({ facts, ranked, month, here, verb, onChoose }: Give
     <View style={{ gap: SPACE.s }}>
       {shown.map((choice) => {
         const place = spotPlace(facts, choice.spotId);
-        const occupants = facts.plants.filter((plant) => choice.occupants.includes(plant.id)).map(plantName);
+        const occupants = facts.plants.filter((plant) => choice.occupants.includes(plant.id)).map((plant) => plantName(facts, plant));
         return (
           <View key={choice.spotId} role="group" aria-label={place} style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center', minHeight: 52 }}>
             <FitMark fit={choice.months[month - 1] ?? null} />

@@ -129,11 +129,11 @@ function RoomContents({ facts, room, month, fits }: ContentsGiven) {
               const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
               const dli = dliOf(spot.id);
               return (
-                <RowLink key={spot.id} href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }} label={`${spot.name}${plant ? `, ${plantName(plant)}` : ', free'}`}>
+                <RowLink key={spot.id} href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }} label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}>
                   {plant ? <FitMark fit={fits.get(spot.id) ?? null} /> : <View style={{ width: 24 }} />}
                   <View style={{ flex: 1 }}>
                     <Body>{spot.name}</Body>
-                    <Small>{plant ? plantName(plant) : 'Free'}</Small>
+                    <Small>{plant ? plantName(facts, plant) : 'Free'}</Small>
                   </View>
                   <Body style={{ fontVariant: ['tabular-nums'] }}>{dli === undefined ? '…' : `${mol(dli)} mol a day`}</Body>
                 </RowLink>

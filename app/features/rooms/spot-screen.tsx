@@ -1,6 +1,6 @@
 /** A spot's year: light by source, sun, day length, who stands here and what would do well here. */
 import { knowledge, taxa } from '@dulvan/catalogue';
-import { fitOfSpot, yearTargets, type Condition, type HomeFacts, type Spot } from '@dulvan/core';
+import { fitOfSpot, waysOf, yearTargets, type Condition, type Home, type HomeFacts, type Spot } from '@dulvan/core';
 import { Suspense, lazy, useMemo } from 'react';
 import { View } from 'react-native';
 import { useSpotAnswer } from '../../state/answers';
@@ -53,12 +53,12 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
     <>
       <Heading>{plants.length > 0 ? 'Stands here' : 'Nobody stands here'}</Heading>
       {plants.map((plant) => (
-        <RowLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={plantName(plant)}>
-          <Body>{plantName(plant)}</Body>
-          <Small>{latinName(plant.taxonId)}</Small>
+        <RowLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={plantName(facts, plant)}>
+          <Body>{plantName(facts, plant)}</Body>
+          <Small>{latinName(facts, plant)}</Small>
         </RowLink>
       ))}
-      {answer ? <WouldDoWell conditions={answer.conditions} latitude={facts.home.latitude} month={month} /> : null}
+      {answer ? <WouldDoWell conditions={answer.conditions} home={facts.home} month={month} /> : null}
     </>
   );
   return <TwoPanes first={first} second={second} />;
@@ -101,14 +101,15 @@ function MonthFigures({ condition, spotId }: { readonly condition: Condition; re
 const SHOWN = 6;
 
 /** The taxa that a spot's whole year suits best. */
-function WouldDoWell({ conditions, latitude, month }: { readonly conditions: readonly Condition[]; readonly latitude: number; readonly month: number }) {
+function WouldDoWell({ conditions, home, month }: { readonly conditions: readonly Condition[]; readonly home: Home; readonly month: number }) {
+  const ways = useMemo(() => waysOf(home, null), [home]);
   const best = useMemo(
     () =>
       taxa
-        .map((taxon) => ({ taxon, fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, latitude), conditions) }))
+        .map((taxon) => ({ taxon, fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways), conditions) }))
         .sort((p, q) => q.fit.whole - p.fit.whole)
         .slice(0, SHOWN),
-    [conditions, latitude],
+    [conditions, ways],
   );
   return (
     <View style={{ gap: SPACE.xs }}>

@@ -58,10 +58,10 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
               const condition = answers?.spots.find((answer) => answer.spotId === spot.id)?.conditions[month - 1];
               const fit = plant ? (answers?.plants.find((answer) => answer.plantId === plant.id)?.fit?.months[month - 1] ?? null) : null;
               return (
-                <RowLink key={spot.id} href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }} label={`${spot.name}${plant ? `, ${plantName(plant)}` : ', free'}`}>
+                <RowLink key={spot.id} href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }} label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}>
                   {plant ? <FitMark fit={fit} /> : <View style={{ width: 24 }} />}
                   <View style={{ flex: 1 }}>
-                    <Body>{plant ? plantName(plant) : 'Free'}</Body>
+                    <Body>{plant ? plantName(facts, plant) : 'Free'}</Body>
                     <Small>{spot.name}</Small>
                   </View>
                   <View style={{ alignItems: 'flex-end' }}>

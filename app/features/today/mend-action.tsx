@@ -31,7 +31,7 @@ export function MendAction({ facts, plant, answer, here, trouble }: Given) {
   const condition = here?.conditions[trouble.worstMonth - 1];
   if (!condition) return null;
   const mend = mendOf({ facts, plant, trouble, condition, whole: answer.fit?.whole ?? 0, bestFree: answer.bestFree });
-  const name = plantName(plant);
+  const name = plantName(facts, plant);
   switch (mend.kind) {
     case 'move': {
       const place = spotPlace(facts, mend.spotId);

@@ -82,7 +82,7 @@ export function TodayScreen() {
           <Heading>Stand nowhere yet</Heading>
           {nowhere.map((plant) => (
             <TextLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
-              {`Find a spot for ${plantName(plant)}`}
+              {`Find a spot for ${plantName(facts, plant)}`}
             </TextLink>
           ))}
         </View>
@@ -131,14 +131,14 @@ function TroubleCase({ facts, item, month }: { readonly facts: HomeFacts; readon
   const units = useUnits();
   const here = useAnswers((state) => state.answers?.spots.find((spot) => spot.spotId === plant.spotId) ?? null);
   const [worst, ...others] = now;
-  const name = plantName(plant);
+  const name = plantName(facts, plant);
   return (
     <View role="group" aria-label={name} style={{ gap: SPACE.xs, paddingBottom: SPACE.s }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
         <FitMark fit={answer.fit?.months[month - 1] ?? null} size={32} />
         <View style={{ flex: 1 }}>
           <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>{name}</TextLink>
-          <Small>{`${latinName(plant.taxonId)} · ${spotPlace(facts, plant.spotId)}`}</Small>
+          <Small>{`${latinName(facts, plant)} · ${spotPlace(facts, plant.spotId)}`}</Small>
         </View>
         <Small>{SEVERITY_WORD[worst!.severity]}</Small>
       </View>

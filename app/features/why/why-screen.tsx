@@ -103,7 +103,7 @@ function WhyFit({ facts, plantId, month, units }: { readonly facts: HomeFacts; r
   const least = Math.min(...fit.months.map((other) => other.whole));
   return (
     <Page>
-      <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId } }}>{plantName(plant)}</TextLink>
+      <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId } }}>{plantName(facts, plant)}</TextLink>
       <Explained
         month={month}
         explanation={{

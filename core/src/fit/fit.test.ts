@@ -1,19 +1,20 @@
 import type { Taxon } from '../plant';
-import { targetOf } from '../plant';
+import { yearTargets, type Target } from '../plant';
+import { shade } from '../home/small-home.fixture';
 import type { Condition } from './condition';
 import { fitMonth, fitYear, trapezoid, wholeScore } from './index';
 
 const taxon: Taxon = {
-  id: 't', name: 'T', common: ['t'], synonyms: [], group: 'g', key: 'k',
-  light: { survives: 2, thrivesFrom: 5, thrivesTo: 9, scorches: 14, peakPpfd: 300, sunHoursFresh: 0, sunHoursUsed: 1, sure: 'practice' },
-  day: { kind: 'neutral', criticalNightH: null, inductionWeeks: null, inductionMonths: [], minH: 10, maxH: 16, sure: 'practice' },
-  warmth: { lowest: 10, nightFrom: 15, nightTo: 20, dayFrom: 19, dayTo: 27, highest: 34, nightDrop: 4, sure: 'practice' },
-  moisture: { survives: 30, thrivesFrom: 50, thrivesTo: 75, tooMoistStill: 85, vpdFrom: 0.4, vpdTo: 1.2, sure: 'practice' },
-  rest: { trigger: 'none', months: [], lightShare: 1, dayC: null, nightC: null, water: 'usual', feed: 'usual', sure: 'practice' },
-  care: { waterAtShare: 0.3, feedPpmN: 60, feedEvery: 3, substrate: 'airy', growth: 'medium', matureHeightCm: 30, matureWidthCm: 30, habit: 'clump', air: 'gentle', sure: 'practice' },
-  hazard: { people: 'none-known', cats: 'none-known', dogs: 'none-known', sap: 'none-known', spines: 'none' },
+  ...shade,
+  light: { ...shade.light, survives: 2, thrivesFrom: 5, thrivesTo: 9, scorches: 14 },
+  day: { ...shade.day, minH: 10 },
+  warmth: { ...shade.warmth, nightTo: 20, dayFrom: 19, nightDrop: 4 },
+  moisture: { ...shade.moisture, thrivesFrom: 50, thrivesTo: 75, tooMoistStill: 85 },
+  care: { ...shade.care, air: 'gentle' },
 };
 const plant = { stage: 'adult', growthState: 'by-season' } as const;
+const targetOf = (given: Parameters<typeof yearTargets>[0], of: Taxon, month: number, latitude: number): Target =>
+  yearTargets(given, of, { latitude, school: null, aim: 'whole' })[month - 1]!;
 
 const condition = (given: Partial<Condition> = {}, month = 6): Condition => ({
   month, dli: 7, dliPoorYear: 6, dliGoodYear: 8, dliDullDay: 3, dliBrightDay: 10,

@@ -16,13 +16,14 @@ import {
   type WindowYear,
 } from '../light';
 import { bestFreeSpot, fitOfSpot, rankSpots, type RankedSpot, type SpotChoice } from '../match';
-import { seasonalMonth, targetOf, type Target, type Taxon } from '../plant';
+import { seasonalMonth, type Target } from '../plant';
 import { UP, boardsOf, placedSpots, plus, vec, type PlacedSpot, type Rectangle, type Vec } from '../room';
 import { climateWeather, skyYear, type SkyYear } from '../sky';
 import { MOL_PER_UMOL_HOUR } from '../units';
 import { conditionOf, dimmed, lampsAt, meanDli } from './conditions';
 import type { HomeFacts, Plant, Room } from './facts';
 import type { Knowledge } from './knowledge';
+import { plantTargets } from './known';
 
 export interface SpotAnswer {
   readonly spotId: string;
@@ -90,9 +91,8 @@ export class Answerer {
     const spots = placed.map((spot) => this.spotAnswer(facts, spot, lamps, year));
     const conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]));
     const plants = facts.plants.map((plant): PlantAnswer => {
-      const taxon = this.knowledge.taxon(plant.taxonId);
-      if (!taxon) return { plantId: plant.id, targets: [], fit: null, bestFree: null };
-      const targets = yearTargets(plant, taxon, facts.home.latitude);
+      const targets = plantTargets(facts, plant, this.knowledge);
+      if (targets.length === 0) return { plantId: plant.id, targets, fit: null, bestFree: null };
       const here = plant.spotId === null ? undefined : conditions.get(plant.spotId);
       return {
         plantId: plant.id,
@@ -106,13 +106,12 @@ export class Answerer {
 
   /** Every spot of a home ranked for one plant, which need not stand in it yet. */
   rank(facts: HomeFacts, plant: Plant, year: number): RankedSpot[] {
-    const taxon = this.knowledge.taxon(plant.taxonId);
-    if (!taxon) return [];
+    const targets = plantTargets(facts, plant, this.knowledge);
+    if (targets.length === 0) return [];
     const lamps = placedLamps(facts);
     const conditions = new Map(
       placedSpots(facts).map((spot) => [spot.spot.id, this.spotAnswer(facts, spot, lamps, year).conditions]),
     );
-    const targets = yearTargets(plant, taxon, facts.home.latitude);
     return rankSpots({ plant, targets, spots: facts.spots, conditions, plants: facts.plants });
   }
 
@@ -214,9 +213,4 @@ export class Answerer {
     });
     return { key: JSON.stringify([roomKey, boards]), lit: { ...bare, boards } };
   }
-}
-
-/** Twelve months of a plant's targets, January first. */
-export function yearTargets(plant: Pick<Plant, 'stage' | 'growthState'>, taxon: Taxon, latitude: number): Target[] {
-  return Array.from({ length: 12 }, (_, i) => targetOf(plant, taxon, i + 1, latitude));
 }

@@ -1,4 +1,6 @@
 /** What a grower has said of a home: the facts from which every answer is computed. Lengths in metres, angles in degrees. */
+import type { Figure } from '../plant/figures';
+import type { Parent, School } from '../plant/taxon';
 import type { LampSpectrum } from '../units';
 
 export interface Home {
@@ -13,7 +15,14 @@ export interface Home {
   readonly timeZone: string;
   /** Key of a climate family in the catalogue. */
   readonly climateId: string;
+  /** How plants are rested here; null follows what is usual for each taxon. */
+  readonly restSchool: School | null;
+  /** Where in the band of light that a plant thrives in the grower aims. */
+  readonly lightAim: LightAim;
 }
+
+export const LIGHT_AIMS = ['low', 'whole', 'high'] as const;
+export type LightAim = (typeof LIGHT_AIMS)[number];
 
 /** How much the air of a room moves. */
 export type AirMovement = 'still' | 'gentle' | 'brisk';
@@ -180,18 +189,30 @@ export type Stage =
   | 'recovering'
   | 'just-arrived';
 
-/** What the grower saw last; `by-season` lets the calendar decide. */
-export type GrowthState = 'by-season' | 'growing' | 'resting';
+/** What the grower saw last; it rules over the calendar. `by-season` lets the calendar decide. */
+export const GROWTH_STATES = ['by-season', 'new-leaf', 'root-tips', 'growing', 'finished', 'resting'] as const;
+export type GrowthState = (typeof GROWTH_STATES)[number];
+
+/** What is seen of a plant that shifts its needs against its taxon's. */
+export const TRAITS = ['variegated', 'felted', 'silvered', 'thick-leaved', 'thin-leaved', 'mounted', 'juvenile-leaf', 'mature-climbing'] as const;
+export type Trait = (typeof TRAITS)[number];
 
 export interface Plant {
   readonly id: string;
   readonly homeId: string;
-  /** Key of a taxon in the catalogue. */
+  /** Key of a taxon in the catalogue, of a group there (`group-aroids`) while its name is not known, or of an own taxon. */
   readonly taxonId: string;
+  /** Parents of a hybrid without a name of its own; with any, they stand in place of the taxon. */
+  readonly parents: readonly Parent[];
+  readonly traits: readonly Trait[];
   /** The grower's own name for it. */
   readonly name: string;
   readonly stage: Stage;
   readonly growthState: GrowthState;
+  /** When that was seen, YYYY-MM-DD; null rules the whole year. */
+  readonly stateSeenOn: string | null;
+  /** The way it is taken through its rest, where that differs from the home's. */
+  readonly restSchool: School | null;
   readonly potCm: number | null;
   readonly heightCm: number | null;
   readonly spotId: string | null;
@@ -212,6 +233,33 @@ export interface AirStatement {
   readonly nightRh: number;
 }
 
+/** A taxon of the grower's own: as another one or a group, until corrections say otherwise. */
+export interface OwnTaxon {
+  readonly id: string;
+  readonly homeId: string;
+  readonly name: string;
+  readonly common: readonly string[];
+  readonly synonyms: readonly string[];
+  /** Key of the catalogue's taxon or group (`group-aroids`) whose figures it starts from. */
+  readonly basedOn: string;
+  /** What decides success with it. */
+  readonly key: string;
+}
+
+/** A figure of a taxon or of one plant that the grower knows better, with the reason. */
+export interface Correction {
+  readonly id: string;
+  readonly homeId: string;
+  /** One of the two is null. A plant's own correction comes after its taxon's. */
+  readonly taxonId: string | null;
+  readonly plantId: string | null;
+  readonly figure: Figure;
+  readonly value: number;
+  readonly reason: string;
+  /** YYYY-MM-DD. */
+  readonly on: string;
+}
+
 /** Everything known of one home. */
 export interface HomeFacts {
   readonly home: Home;
@@ -224,6 +272,8 @@ export interface HomeFacts {
   readonly lamps: readonly Lamp[];
   readonly plants: readonly Plant[];
   readonly air: readonly AirStatement[];
+  readonly ownTaxa: readonly OwnTaxon[];
+  readonly corrections: readonly Correction[];
 }
 
 /** The lists of a home's facts by name, without the home itself. */

@@ -1,4 +1,5 @@
 export * from './answers';
 export * from './facts';
 export * from './knowledge';
+export * from './known';
 export * from './problems';

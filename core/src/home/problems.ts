@@ -1,6 +1,7 @@
 /** What cannot be true of a home: facts that contradict each other, each with the field to mend and the range allowed. */
 import { sideLength } from '../room';
 import type { FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
+import { knowledgeProblems } from './knowledge-problems';
 
 export interface Problem {
   readonly list: FactList | 'home';
@@ -42,6 +43,7 @@ export function problemsOf(facts: HomeFacts): Problem[] {
         ? [{ list: 'air' as const, id: statement.id, field: 'month', message: 'This month is already stated for this room.' }]
         : [],
     ),
+    ...knowledgeProblems(facts),
   ];
 }
 

@@ -6,7 +6,7 @@ import type { Knowledge } from './knowledge';
 const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
 
 export const smallHome: HomeFacts = {
-  home: { id: 'h', name: 'Home', latitude: 52, longitude: 0, elevationM: 20, timeZone: 'Etc/GMT', climateId: 'plain' },
+  home: { id: 'h', name: 'Home', latitude: 52, longitude: 0, elevationM: 20, timeZone: 'Etc/GMT', climateId: 'plain', restSchool: null, lightAim: 'whole' },
   rooms: [
     {
       id: 'r', homeId: 'h', name: 'Room', widthM: 4, depthM: 4, heightM: 2.5, wallABearing: 180, floorReflectance: 0.3, wallReflectance: 0.6, ceilingReflectance: 0.8,
@@ -49,21 +49,24 @@ export const smallHome: HomeFacts = {
     },
   ],
   plants: [
-    { id: 'p', homeId: 'h', taxonId: 'shade', name: 'Shade plant', stage: 'adult', growthState: 'by-season', potCm: 12, heightCm: 25, spotId: 'dim', arrivedOn: null, note: '' },
-    { id: 'q', homeId: 'h', taxonId: 'sun', name: 'Sun plant', stage: 'adult', growthState: 'by-season', potCm: 12, heightCm: 25, spotId: 'top', arrivedOn: null, note: '' },
+    { id: 'p', homeId: 'h', taxonId: 'shade', name: 'Shade plant', parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12, heightCm: 25, spotId: 'dim', arrivedOn: null, note: '' },
+    { id: 'q', homeId: 'h', taxonId: 'sun', name: 'Sun plant', parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12, heightCm: 25, spotId: 'top', arrivedOn: null, note: '' },
   ],
+  ownTaxa: [],
+  corrections: [],
   air: [{ id: 'a', roomId: 'r', month: 1, dayC: 21, nightC: 18, dayRh: 55, nightRh: 60 }],
 };
 
-const shade: Taxon = {
-  id: 'shade', name: 'Umbra facilis', common: ['shade plant'], synonyms: [], group: 'test', key: 'Grows in shade.',
+/** A day-neutral plant without rest, thriving at 3 to 8 mol a day. */
+export const shade: Taxon = {
+  id: 'shade', name: 'Umbra facilis', common: ['shade plant'], synonyms: [], cultivars: [], parents: [], group: 'test', key: 'Grows in shade.',
   light: { survives: 1, thrivesFrom: 3, thrivesTo: 8, scorches: 12, peakPpfd: 300, sunHoursFresh: 0, sunHoursUsed: 1, sure: 'practice' },
   day: { kind: 'neutral', criticalNightH: null, inductionWeeks: null, inductionMonths: [], minH: 8, maxH: 16, sure: 'practice' },
   warmth: { lowest: 10, nightFrom: 15, nightTo: 21, dayFrom: 18, dayTo: 27, highest: 34, nightDrop: 3, sure: 'practice' },
   moisture: { survives: 30, thrivesFrom: 45, thrivesTo: 80, tooMoistStill: 90, vpdFrom: 0.4, vpdTo: 1.2, sure: 'practice' },
-  rest: { trigger: 'none', months: [], lightShare: 1, dayC: null, nightC: null, water: 'usual', feed: 'usual', sure: 'practice' },
+  rest: { trigger: 'none', months: [], lightShare: 1, dayC: null, nightC: null, water: 'usual', feed: 'usual', school: 'taper', sure: 'practice' },
   care: { waterAtShare: 0.3, feedPpmN: 60, feedEvery: 3, substrate: 'airy', growth: 'medium', matureHeightCm: 30, matureWidthCm: 30, habit: 'clump', air: 'still', sure: 'practice' },
-  hazard: { people: 'none-known', cats: 'none-known', dogs: 'none-known', sap: 'none-known', spines: 'none' },
+  hazard: { people: 'none-known', cats: 'none-known', dogs: 'none-known', birds: 'none-known', smallMammals: 'none-known', sapOnSkin: 'none-known', sapInEyes: 'none-known', spines: 'none' },
 };
 const sun: Taxon = { ...shade, id: 'sun', name: 'Sol facilis', light: { ...shade.light, survives: 4, thrivesFrom: 7, thrivesTo: 30, scorches: 45, peakPpfd: 1800, sunHoursUsed: 9 } };
 

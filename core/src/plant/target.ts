@@ -1,6 +1,7 @@
-/** What one plant wants in one month: its taxon's needs, shifted by stage, season and growth state. */
-import type { GrowthState, Plant, Stage } from '../home/facts';
-import { restsAtAll, seasonalMonth, type DayNeed, type LightNeed, type MoistureNeed, type Taxon, type WarmthNeed } from './taxon';
+/** What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the grower's ways. */
+import type { LightAim, Plant, Stage } from '../home/facts';
+import { seasonOf, type SeasonMonth, type SeasonPhase } from './season';
+import { seasonalMonth, type DayNeed, type Feed, type LightNeed, type MoistureNeed, type School, type Taxon, type Water, type WarmthNeed } from './taxon';
 
 export interface Target {
   readonly month: number;
@@ -9,10 +10,27 @@ export interface Target {
   readonly warmth: WarmthNeed;
   readonly moisture: MoistureNeed;
   readonly air: 'still' | 'gentle' | 'brisk';
-  /** Whether it rests in this month, and whether it is in its weeks of induction. */
-  readonly phase: 'growing' | 'resting' | 'inducing';
+  readonly water: Water;
+  /** Share of the available water left in the pot when it is watered again; 0 waits until it is dry. */
+  readonly waterAtShare: number;
+  readonly feed: Feed;
+  /** Nitrogen at each feed, ppm; 0 is no feed. */
+  readonly feedPpmN: number;
+  /** Its season, or that it is in its weeks of induction. */
+  readonly phase: SeasonPhase | 'inducing';
   /** The rules that moved it away from the taxon's own figures, in words. */
   readonly rules: readonly string[];
+  /** The one that set this stretch of its year. */
+  readonly seasonRule: string;
+}
+
+/** How plants are grown here: what the targets follow besides the plant itself. */
+export interface Ways {
+  /** South of the equator the seasons are taken half a year away. */
+  readonly latitude: number;
+  /** Null follows what is usual for the taxon. */
+  readonly school: School | null;
+  readonly aim: LightAim;
 }
 
 interface StageShift {
@@ -59,36 +77,57 @@ function moister(moisture: MoistureNeed, points: number): MoistureNeed {
   };
 }
 
-/** At rest everything a plant bears while growing is still borne; only what it wants moves. */
-function restingWarmth(warmth: WarmthNeed, dayC: number | null, nightC: number | null): WarmthNeed {
-  const dayFrom = dayC === null ? warmth.dayFrom : Math.min(warmth.dayFrom, dayC - 3);
-  const dayTo = dayC === null ? warmth.dayTo : Math.min(warmth.dayTo, dayC + 5);
-  const nightFrom = nightC === null ? warmth.nightFrom : Math.min(warmth.nightFrom, nightC - 3);
-  const nightTo = nightC === null ? warmth.nightTo : Math.min(warmth.nightTo, nightC + 4);
+/** Depth of rest from which warmth is that of full rest. */
+const FULL_REST_DEPTH = 0.7;
+
+/** Toward rest everything a plant bears while growing is still borne; only what it wants moves. */
+function restingWarmth(warmth: WarmthNeed, { dayC, nightC }: Taxon['rest'], depth: number): WarmthNeed {
+  const share = Math.min(1, depth / FULL_REST_DEPTH);
+  const toward = (usual: number, resting: number | null) => (resting === null ? usual : usual + share * (Math.min(usual, resting) - usual));
+  const dayFrom = toward(warmth.dayFrom, dayC === null ? null : dayC - 3);
+  const dayTo = toward(warmth.dayTo, dayC === null ? null : dayC + 5);
+  const nightFrom = toward(warmth.nightFrom, nightC === null ? null : nightC - 3);
+  const nightTo = toward(warmth.nightTo, nightC === null ? null : nightC + 4);
   return { ...warmth, lowest: Math.min(warmth.lowest, nightFrom - 2), dayFrom, dayTo, nightFrom, nightTo };
 }
 
-function isResting(taxon: Taxon, stage: Stage, state: GrowthState, month: number, latitude: number): boolean {
-  if (!restsAtAll(stage) || taxon.rest.trigger === 'none') return false;
-  if (state === 'growing') return false;
-  if (state === 'resting') return true;
-  if (stage === 'in-bud' || stage === 'in-bloom') return false;
-  return taxon.rest.months.includes(seasonalMonth(month, latitude));
+/** Aiming low or high takes three fifths of the band in which a plant thrives. */
+const AIMED_SHARE = 0.6;
+
+function aimed(light: LightNeed, aim: LightAim): LightNeed {
+  const reach = (light.thrivesTo - light.thrivesFrom) * AIMED_SHARE;
+  if (aim === 'low') return { ...light, thrivesTo: light.thrivesFrom + reach };
+  if (aim === 'high') return { ...light, thrivesFrom: light.thrivesTo - reach };
+  return light;
 }
 
+const AIM_RULES: Readonly<Record<LightAim, string | null>> = {
+  low: 'You aim low: the lower three fifths of its band of light', whole: null, high: 'You aim high: the upper three fifths of its band of light',
+};
+
+const WATER_SHARES: Readonly<Record<Water, number>> = { usual: 1, less: 0.6, little: 0.3, none: 0 };
+const FEED_SHARES: Readonly<Record<Feed, number>> = { usual: 1, less: 0.5, none: 0 };
+/** A plant that grows on through the dark months wants its day lengthened to this, hours. */
+const GROW_ON_DAY_H = 12;
+
+type Grower = Pick<Plant, 'stage' | 'growthState'> & Partial<Pick<Plant, 'stateSeenOn'>>;
+
 /**
- * The target of a plant in a month.
- * @param month 1..12 of the home's calendar
- * @param latitude of the home: south of the equator the seasons are taken half a year away
+ * Twelve months of a plant's targets, January first, for a taxon as it is known of this plant (mixed, corrected, with
+ * its traits).
  */
-export function targetOf(
-  plant: Pick<Plant, 'stage' | 'growthState'>,
-  taxon: Taxon,
-  month: number,
-  latitude: number,
-): Target {
+export function yearTargets(plant: Grower, taxon: Taxon, ways: Ways): Target[] {
+  const school = ways.school ?? taxon.rest.school;
+  return seasonOf(plant, taxon, ways.latitude, school).map((season) => monthTarget(plant, taxon, season, ways, school));
+}
+
+function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitude, aim }: Ways, school: School): Target {
+  const { month, depth } = season;
   const rules: string[] = [];
   let { light, warmth, moisture } = taxon;
+  light = aimed(light, aim);
+  const aimRule = AIM_RULES[aim];
+  if (aimRule) rules.push(aimRule);
   const shift = STAGE_SHIFTS[plant.stage];
   if (shift) {
     light = scaledLight(light, shift.light, shift.peak);
@@ -100,27 +139,22 @@ export function targetOf(
     };
     rules.push(shift.rule);
   }
-  const resting = isResting(taxon, plant.stage, plant.growthState, month, latitude);
-  if (resting) {
-    const { lightShare, dayC, nightC } = taxon.rest;
-    light = {
-      ...light,
-      survives: light.survives * lightShare,
-      thrivesFrom: light.thrivesFrom * lightShare,
-    };
-    warmth = restingWarmth(warmth, dayC, nightC);
-    const because = plant.growthState === 'resting' ? 'you saw it at rest' : 'the season';
-    rules.push(`Resting (${because}): wants ${Math.round(lightShare * 100)} % of its light${nightC === null ? '' : `, nights about ${nightC} °C`}`);
-  } else if (plant.growthState === 'growing' && taxon.rest.months.includes(seasonalMonth(month, latitude))) {
-    rules.push('You saw it growing: its rest is put off');
-  }
-  const inducing =
-    taxon.day.kind !== 'neutral' &&
-    (plant.stage === 'adult' || plant.stage === 'in-bud') &&
-    taxon.day.inductionMonths.includes(seasonalMonth(month, latitude));
   // Beyond induction a long day harms no plant, so long as a night is left.
   let day: DayNeed = { ...taxon.day, maxH: Math.max(taxon.day.maxH, LONGEST_DAY_H) };
-  if (resting) day = { ...day, minH: Math.min(day.minH, 8) };
+  if (depth > 0) {
+    light = { ...light, survives: light.survives * season.lightShare, thrivesFrom: light.thrivesFrom * season.lightShare };
+    warmth = restingWarmth(warmth, taxon.rest, depth);
+    day = { ...day, minH: Math.min(day.minH, 8) };
+    rules.push(`${season.rule}: ${Math.round(season.lightShare * 100)} % of its light will do${taxon.rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`}`);
+  } else if (plant.growthState !== 'by-season') {
+    rules.push(season.rule);
+  }
+  if (season.longestDayH !== null) day = { ...day, maxH: season.longestDayH, minH: Math.min(day.minH, season.longestDayH) };
+  if (school === 'grow-on' && depth === 0 && taxon.rest.months.includes(seasonalMonth(month, latitude))) {
+    day = { ...day, minH: Math.max(day.minH, GROW_ON_DAY_H) };
+    rules.push(`Kept growing through its rest: a day of at least ${GROW_ON_DAY_H} h`);
+  }
+  const inducing = isInducing(plant, taxon, month, latitude);
   if (inducing && day.criticalNightH !== null) {
     const dayAtCritical = 24 - day.criticalNightH;
     day =
@@ -129,10 +163,13 @@ export function targetOf(
         : { ...day, minH: dayAtCritical };
     rules.push(
       day.kind === 'short'
-        ? `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken`
+        ? `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken; a lamp or a room light in the night starts the weeks anew`
         : `Setting buds: wants nights shorter than ${day.criticalNightH} h`,
     );
   }
+  const rootless = ROOTLESS.has(plant.stage);
+  if (rootless) rules.push('Without roots, or just moved: not fed');
+  const feed: Feed = rootless ? 'none' : season.feed;
   return {
     month,
     light,
@@ -140,7 +177,19 @@ export function targetOf(
     warmth,
     moisture,
     air: taxon.care.air,
-    phase: resting ? 'resting' : inducing ? 'inducing' : 'growing',
+    water: season.water,
+    waterAtShare: taxon.care.waterAtShare * WATER_SHARES[season.water],
+    feed,
+    feedPpmN: taxon.care.feedPpmN * FEED_SHARES[feed],
+    phase: inducing && season.phase !== 'resting' ? 'inducing' : season.phase,
     rules,
+    seasonRule: season.rule,
   };
+}
+
+/** Stages that cannot take up feed yet. */
+const ROOTLESS: ReadonlySet<Stage> = new Set(['seed', 'cutting', 'recovering', 'just-arrived']);
+
+function isInducing({ stage }: Grower, { day }: Taxon, month: number, latitude: number): boolean {
+  return day.kind !== 'neutral' && (stage === 'adult' || stage === 'in-bud') && day.inductionMonths.includes(seasonalMonth(month, latitude));
 }

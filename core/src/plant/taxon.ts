@@ -1,5 +1,4 @@
 /** What is known of a taxon: the needs of a grown plant in growth, in the northern hemisphere's calendar. */
-import type { Stage } from '../home/facts';
 
 /** How sure a figure is: measured in published trials, common practice of growers, or inferred from habitat and relatives. */
 export type Certainty = 'trial' | 'practice' | 'inferred';
@@ -66,10 +65,22 @@ export interface RestNeed {
   /** Warmth at rest, Celsius; null keeps the usual. */
   readonly dayC: number | null;
   readonly nightC: number | null;
-  readonly water: 'usual' | 'less' | 'little' | 'none';
-  readonly feed: 'usual' | 'less' | 'none';
+  readonly water: Water;
+  readonly feed: Feed;
+  /** The school by which most growers rest it; a home or a plant may follow another. */
+  readonly school: School;
   readonly sure: Certainty;
 }
+
+export const WATERS = ['usual', 'less', 'little', 'none'] as const;
+export type Water = (typeof WATERS)[number];
+
+export const FEEDS = ['usual', 'less', 'none'] as const;
+export type Feed = (typeof FEEDS)[number];
+
+/** How growers take a plant through its rest; they disagree, each with a reason. */
+export const SCHOOLS = ['hard', 'taper', 'grow-on'] as const;
+export type School = (typeof SCHOOLS)[number];
 
 export interface CareNeed {
   /** Share of the available water left in the pot when it is watered again, 0..1. */
@@ -87,14 +98,24 @@ export interface CareNeed {
   readonly sure: Certainty;
 }
 
-export type Harm = 'none-known' | 'irritant' | 'toxic' | 'unknown';
+/** In rising order of caution: what is not known is treated as a hazard. */
+export const HARMS = ['none-known', 'irritant', 'unknown', 'toxic'] as const;
+export type Harm = (typeof HARMS)[number];
 
-export interface Hazard {
-  readonly people: Harm;
-  readonly cats: Harm;
-  readonly dogs: Harm;
-  readonly sap: Harm;
+/** Whom a plant can harm when it is eaten. */
+export const EATERS = ['people', 'cats', 'dogs', 'birds', 'smallMammals'] as const;
+export type Eater = (typeof EATERS)[number];
+
+export interface Hazard extends Readonly<Record<Eater, Harm>> {
+  readonly sapOnSkin: Harm;
+  readonly sapInEyes: Harm;
   readonly spines: 'none' | 'some' | 'many';
+}
+
+/** A parent and its share of a hybrid's make-up, 0..1. */
+export interface Parent {
+  readonly taxonId: string;
+  readonly share: number;
 }
 
 export interface Taxon {
@@ -102,8 +123,13 @@ export interface Taxon {
   /** Accepted Latin name. */
   readonly name: string;
   readonly common: readonly string[];
+  /** Older and other Latin names. */
   readonly synonyms: readonly string[];
+  readonly cultivars: readonly string[];
+  /** Key of the group whose profile it shares. */
   readonly group: string;
+  /** For a hybrid group: what it is made of; empty for a species. */
+  readonly parents: readonly Parent[];
   /** One sentence on what decides success. */
   readonly key: string;
   readonly light: LightNeed;
@@ -118,12 +144,4 @@ export interface Taxon {
 /** What grows on the calendar of the other hemisphere: a month half a year away. Months are 1..12. */
 export function seasonalMonth(month: number, latitude: number): number {
   return latitude < 0 ? ((month + 5) % 12) + 1 : month;
-}
-
-/** Stages in which a plant is not asked to rest. */
-const NEVER_RESTS: ReadonlySet<Stage> = new Set(['seed', 'cutting', 'rooted-cutting', 'seedling', 'just-arrived', 'recovering']);
-
-/** Whether a stage follows the rest programme at all. */
-export function restsAtAll(stage: Stage): boolean {
-  return !NEVER_RESTS.has(stage);
 }

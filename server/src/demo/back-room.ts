@@ -10,6 +10,8 @@ const home = {
   elevationM: 25,
   timeZone: 'America/Argentina/Buenos_Aires',
   climateId: 'southern-pampas',
+  restSchool: null,
+  lightAim: 'whole' as const,
 };
 const homeId = home.id;
 
@@ -40,5 +42,7 @@ export const backRoom: HomeFacts = {
     plant({ id: 'b-peperomia', homeId, taxonId: 'peperomia-obtusifolia', name: '', spotId: 'stock-a', potCm: 12, heightCm: 20 }),
     plant({ id: 'b-nepenthes', homeId, taxonId: 'nepenthes-ventrata', name: '', spotId: 'stock-b', potCm: 15, heightCm: 40 }),
   ],
+  ownTaxa: [],
+  corrections: [],
   air: [air('back', 1, [27, 22, 60, 66]), air('back', 7, [18, 13, 62, 68])],
 };

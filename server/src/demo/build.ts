@@ -36,7 +36,7 @@ export function lamp(given: Given<Lamp, 'id' | 'circuitId' | 'tierId' | 'name' |
 }
 
 export function plant(given: Given<Plant, 'id' | 'homeId' | 'taxonId' | 'name' | 'spotId'>): Plant {
-  return { stage: 'adult', growthState: 'by-season', potCm: 13, heightCm: 25, arrivedOn: null, note: '', ...given };
+  return { parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 13, heightCm: 25, arrivedOn: null, note: '', ...given };
 }
 
 export function air(roomId: string, month: number, [dayC, nightC, dayRh, nightRh]: [number, number, number, number]): AirStatement {

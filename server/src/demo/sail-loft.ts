@@ -10,6 +10,8 @@ const home = {
   elevationM: 6,
   timeZone: 'Europe/London',
   climateId: 'cool-ocean',
+  restSchool: null,
+  lightAim: 'whole' as const,
 };
 const homeId = home.id;
 
@@ -128,6 +130,8 @@ export const sailLoft: HomeFacts = {
     plant({ id: 'p-jewel', homeId, taxonId: 'ludisia-discolor', name: '', spotId: 'cab-top-1', potCm: 11, heightCm: 18 }),
     plant({ id: 'p-calathea', homeId, taxonId: 'goeppertia-orbifolia', name: '', stage: 'just-arrived', spotId: 'cab-low-2', potCm: 15, heightCm: 40, arrivedOn: '2026-11-08' }),
   ],
+  ownTaxa: [],
+  corrections: [],
   air: [
     air('loft', 1, [20, 17, 48, 53]),
     air('loft', 4, [20.5, 17, 50, 54]),

@@ -1,5 +1,5 @@
 /** The tables: one for each kind of fact, and the journal. Column names follow the facts' own, in snake case. */
-import type { AirMovement, BoardKind, GrowthState, LampForm, LampSpectrum, OutsideKind, Reach, Side, Stage, StandKind } from '@dulvan/core';
+import type { AirMovement, BoardKind, Figure, GrowthState, LampForm, LampSpectrum, LightAim, OutsideKind, Parent, Reach, School, Side, Stage, StandKind, Trait } from '@dulvan/core';
 import type { JournalEntry } from '@dulvan/contract';
 import { index, integer, real, sqliteTable, text, uniqueIndex, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
 
@@ -11,6 +11,8 @@ export const homes = sqliteTable('homes', {
   elevationM: real().notNull(),
   timeZone: text().notNull(),
   climateId: text().notNull(),
+  restSchool: text().$type<School>(),
+  lightAim: text().$type<LightAim>().notNull().default('whole'),
 });
 
 export const rooms = sqliteTable('rooms', {
@@ -117,9 +119,13 @@ export const plants = sqliteTable('plants', {
   id: text().primaryKey(),
   homeId: text().notNull().references(() => homes.id),
   taxonId: text().notNull(),
+  parents: text({ mode: 'json' }).$type<readonly Parent[]>().notNull().default([]),
+  traits: text({ mode: 'json' }).$type<readonly Trait[]>().notNull().default([]),
   name: text().notNull(),
   stage: text().$type<Stage>().notNull(),
   growthState: text().$type<GrowthState>().notNull(),
+  stateSeenOn: text(),
+  restSchool: text().$type<School>(),
   potCm: real(),
   heightCm: real(),
   spotId: text().references(() => spots.id),
@@ -136,6 +142,27 @@ export const air = sqliteTable('air', {
   dayRh: real().notNull(),
   nightRh: real().notNull(),
 }, (table) => [uniqueIndex('air_room_month').on(table.roomId, table.month)]);
+
+export const ownTaxa = sqliteTable('own_taxa', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  name: text().notNull(),
+  common: text({ mode: 'json' }).$type<string[]>().notNull(),
+  synonyms: text({ mode: 'json' }).$type<string[]>().notNull(),
+  basedOn: text().notNull(),
+  key: text().notNull(),
+}, (table) => [index('own_taxa_home').on(table.homeId)]);
+
+export const corrections = sqliteTable('corrections', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  taxonId: text(),
+  plantId: text().references(() => plants.id),
+  figure: text().$type<Figure>().notNull(),
+  value: real().notNull(),
+  reason: text().notNull(),
+  on: text().notNull(),
+}, (table) => [index('corrections_home').on(table.homeId), index('corrections_plant').on(table.plantId)]);
 
 /** Append-only: what changed and when, with the states before and after. Outlives the homes it tells of. */
 export const journal = sqliteTable('journal', {

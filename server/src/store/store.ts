@@ -35,6 +35,8 @@ const FACT_TABLES: Record<FactList, FactTable> = {
   lamps: tables.lamps,
   plants: tables.plants,
   air: tables.air,
+  ownTaxa: tables.ownTaxa,
+  corrections: tables.corrections,
 };
 
 export interface Saved {
@@ -188,6 +190,8 @@ async function readFacts(reader: Reader, homeId: string): Promise<HomeFacts | nu
     lamps: await reader.select().from(tables.lamps).where(inArray(tables.lamps.tierId, tierIds)).orderBy(tables.lamps.id),
     plants: await reader.select().from(tables.plants).where(ofHome.plants).orderBy(tables.plants.id),
     air: await reader.select().from(tables.air).where(inArray(tables.air.roomId, roomIds)).orderBy(tables.air.id),
+    ownTaxa: await reader.select().from(tables.ownTaxa).where(eq(tables.ownTaxa.homeId, homeId)).orderBy(tables.ownTaxa.id),
+    corrections: await reader.select().from(tables.corrections).where(eq(tables.corrections.homeId, homeId)).orderBy(tables.corrections.id),
   };
 }
 
@@ -198,10 +202,11 @@ function currentOf(facts: HomeFacts | null, list: FactList | 'home', id: string)
 }
 
 /** Whether two states hold the same, whatever the order of their fields. */
-function sameState(p: unknown, q: unknown): boolean {
-  if (p === null || q === null) return p === q;
-  const sorted = (value: unknown) => JSON.stringify(Object.entries(value as object).sort(([a], [b]) => a.localeCompare(b)));
-  return sorted(p) === sorted(q);
+/** Whether an entry still stands as it was written. Fields that came with a later version are not held against it. */
+function sameState(now: unknown, written: unknown): boolean {
+  if (now === null || written === null) return now === written;
+  const fields = now as Record<string, unknown>;
+  return Object.entries(written as object).every(([field, value]) => JSON.stringify(fields[field]) === JSON.stringify(value));
 }
 
 /** Checks a change against the whole home, writes it and journals it. */

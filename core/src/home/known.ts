@@ -1,0 +1,116 @@
+/** What is known of a plant or a taxon of this home: the catalogue's figures with the grower's own knowledge over them. */
+import { FIGURES, inOrder, mixOf, withFigure, withTraits, wrongOrder, yearTargets, type Target, type Taxon } from '../plant';
+import type { Correction, Home, HomeFacts, OwnTaxon, Plant } from './facts';
+import type { Knowledge } from './knowledge';
+
+/** Keys of groups, which stand for a plant whose name is not known, begin with this. */
+export const GROUP_PREFIX = 'group-';
+/** Keys of a grower's own taxa begin with this. */
+export const OWN_PREFIX = 'own-';
+
+export interface Known {
+  readonly taxon: Taxon;
+  /** The figures before the grower's corrections and what was seen of the plant. */
+  readonly before: Taxon;
+  readonly origin: 'catalogue' | 'group' | 'own' | 'mix';
+  readonly corrections: readonly Correction[];
+  /** Rules that moved figures, in words. */
+  readonly rules: readonly string[];
+}
+
+const ownById = new WeakMap<readonly OwnTaxon[], Map<string, OwnTaxon>>();
+
+/** Looked up thousands of times over one list of facts, which never changes in place. */
+function ownTaxon(facts: HomeFacts, id: string): OwnTaxon | null {
+  let index = ownById.get(facts.ownTaxa);
+  if (!index) ownById.set(facts.ownTaxa, (index = new Map(facts.ownTaxa.map((own) => [own.id, own]))));
+  return index.get(id) ?? null;
+}
+
+/** A taxon by key: of the catalogue, a group there, or the grower's own; with corrections. Null when there is none. */
+export function knownTaxon(facts: HomeFacts, taxonId: string, knowledge: Knowledge): Known | null {
+  const own = ownTaxon(facts, taxonId);
+  const base = knowledge.taxon(own ? own.basedOn : taxonId);
+  if (!base) return null;
+  const before: Taxon = own ? asOwn(base, own) : base;
+  const corrections = facts.corrections.filter((correction) => correction.taxonId === taxonId);
+  const origin = own ? 'own' : taxonId.startsWith(GROUP_PREFIX) ? 'group' : 'catalogue';
+  return { ...corrected(before, corrections), before, origin, corrections };
+}
+
+/** What is known of one plant: its taxon or its parents' mix, its own corrections, its traits. */
+export function knownPlant(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Known | null {
+  const base = plant.parents.length > 0 ? mixedParents(facts, plant, knowledge) : knownTaxon(facts, plant.taxonId, knowledge);
+  if (!base) return null;
+  const own = facts.corrections.filter((correction) => correction.plantId === plant.id);
+  const after = corrected(base.taxon, own);
+  const seen = withTraits(after.taxon, plant.traits);
+  return {
+    taxon: seen.taxon,
+    before: base.before,
+    origin: base.origin,
+    corrections: [...base.corrections, ...own],
+    rules: [...base.rules, ...after.rules, ...seen.rules],
+  };
+}
+
+function mixedParents(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Known | null {
+  const parts = plant.parents.flatMap(({ taxonId, share }) => {
+    const known = knownTaxon(facts, taxonId, knowledge);
+    return known ? [{ known, taxon: known.taxon, share }] : [];
+  });
+  if (parts.length === 0) return null;
+  const taxon = mixOf(parts, mixName(parts.map((part) => part.taxon.name)), `mix-${plant.id}`);
+  const words = parts.map((part) => `${Math.round(part.share * 100)} % ${part.taxon.name}`).join(', ');
+  const unnamed = parts.length < plant.parents.length ? '; a parent that is not known is left out' : '';
+  return { taxon, before: taxon, origin: 'mix', corrections: parts.flatMap((part) => part.known.corrections), rules: [`A mix of its parents: ${words}${unnamed}`] };
+}
+
+/** "Hybrid of A and B". */
+export const mixName = (names: readonly string[]) => (names.length === 1 ? names[0]! : `Hybrid of ${names.slice(0, -1).join(', ')} and ${names[names.length - 1]!}`);
+
+/** An own taxon begins as its base does, but what harm it can do is nobody's knowledge until it is known. */
+function asOwn(base: Taxon, own: OwnTaxon): Taxon {
+  const inferred = { sure: 'inferred' as const };
+  return {
+    ...base,
+    id: own.id,
+    name: own.name,
+    common: own.common.length > 0 ? own.common : [own.name],
+    synonyms: own.synonyms,
+    cultivars: [],
+    key: own.key || base.key,
+    light: { ...base.light, ...inferred },
+    day: { ...base.day, ...inferred },
+    warmth: { ...base.warmth, ...inferred },
+    moisture: { ...base.moisture, ...inferred },
+    rest: { ...base.rest, ...inferred },
+    care: { ...base.care, ...inferred },
+    hazard: { people: 'unknown', cats: 'unknown', dogs: 'unknown', birds: 'unknown', smallMammals: 'unknown', sapOnSkin: 'unknown', sapInEyes: 'unknown', spines: base.hazard.spines },
+  };
+}
+
+function corrected(taxon: Taxon, corrections: readonly Correction[]): { readonly taxon: Taxon; readonly rules: readonly string[] } {
+  let changed = taxon;
+  for (const { figure, value } of corrections) changed = withFigure(changed, figure, value);
+  const rules = corrections.map(({ figure, reason }) => `Your correction of “${FIGURES[figure].label}”: ${reason}`);
+  const crossed = wrongOrder(changed);
+  if (!crossed) return { taxon: changed, rules };
+  return {
+    taxon: inOrder(changed),
+    rules: [...rules, `Your figures cross: “${FIGURES[crossed.upper].label}” was lifted to “${FIGURES[crossed.lower].label}”`],
+  };
+}
+
+/** A plant's targets through the year, January first; none when nothing is known of it. */
+export function plantTargets(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Target[] {
+  const known = knownPlant(facts, plant, knowledge);
+  if (!known) return [];
+  const targets = yearTargets(plant, known.taxon, waysOf(facts.home, plant));
+  return known.rules.length === 0 ? targets : targets.map((target) => ({ ...target, rules: [...known.rules, ...target.rules] }));
+}
+
+/** How a plant is grown: its own school of rest before the home's. */
+export function waysOf(home: Home, plant: Pick<Plant, 'restSchool'> | null) {
+  return { latitude: home.latitude, school: plant?.restSchool ?? home.restSchool, aim: home.lightAim };
+}
