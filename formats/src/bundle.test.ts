@@ -15,6 +15,14 @@ const bundle: Bundle = {
   journal: [],
 };
 
+/** As the first version wrote it: no traits, parents, schools or own knowledge. */
+function asVersion1(): unknown {
+  const { home, ownTaxa: _own, corrections: _corrections, ...lists } = bundle.homes[0]!;
+  const { restSchool: _school, lightAim: _aim, ...oldHome } = home;
+  const plant = { id: 'p', homeId: 'h', taxonId: 'aloe-vera', name: '', stage: 'adult', growthState: 'resting', potCm: 10, heightCm: 20, spotId: null, arrivedOn: null, note: '' };
+  return { ...bundle, version: 1, homes: [{ ...lists, home: oldHome, plants: [plant] }] };
+}
+
 const reason = (text: string) => {
   const reading = readBundle(text);
   return reading.ok ? 'read' : reading.message;
@@ -31,7 +39,7 @@ describe('the bundle', () => {
 
   it('is refused when it is foreign, newer or of an unknown version', () => {
     expect(reason('[1, 2]')).toContain('not a Dulvan bundle');
-    expect(reason(JSON.stringify({ ...bundle, version: 2 }))).toContain('newer Dulvan');
+    expect(reason(JSON.stringify({ ...bundle, version: 3 }))).toContain('newer Dulvan');
     expect(reason(JSON.stringify({ ...bundle, version: 0 }))).toContain('version 0');
   });
 
@@ -49,5 +57,20 @@ describe('the bundle', () => {
     fc.assert(fc.property(fc.json(), (text) => readBundle(text).ok === false));
     const whole = writeBundle(bundle);
     fc.assert(fc.property(fc.nat({ max: whole.length - 3 }), (cut) => readBundle(whole.slice(0, cut)).ok === false));
+  });
+
+  it('of the first version is read, what it could not say left unsaid', () => {
+    const reading = readBundle(JSON.stringify(asVersion1()));
+    expect(reading).toMatchObject({
+      ok: true,
+      bundle: { homes: [{ home: { restSchool: null, lightAim: 'whole' }, ownTaxa: [], corrections: [], plants: [{ growthState: 'resting', parents: [], traits: [], stateSeenOn: null, restSchool: null }] }] },
+    });
+  });
+
+  it('of the first version is still held to everything else', () => {
+    const broken = asVersion1() as { homes: { plants: { potCm: number }[] }[] };
+    broken.homes[0]!.plants[0]!.potCm = -4;
+    expect(reason(JSON.stringify(broken))).toContain('potCm');
+    expect(reason(JSON.stringify({ ...(asVersion1() as object), homes: 'none' }))).toContain('homes');
   });
 });

@@ -1,1 +1,2 @@
 export * from './bundle';
+export * from './own-knowledge';

@@ -3,3 +3,4 @@ export * from './facts';
 export * from './knowledge';
 export * from './known';
 export * from './problems';
+export * from './questions';

@@ -1,6 +1,7 @@
 /** The grower's own knowledge over the catalogue's. */
 import { knownPlant, knownTaxon, plantTargets } from './known';
 import { problemsOf } from './problems';
+import { openQuestions } from './questions';
 import { smallHome, smallKnowledge } from './small-home.fixture';
 import type { Correction, HomeFacts, OwnTaxon, Plant } from './facts';
 
@@ -78,5 +79,28 @@ describe('a plant of stated parents', () => {
     expect(fields(cross.parents)).toEqual([]);
     expect(fields([{ taxonId: 'shade', share: 0.5 }])[0]).toContain('50 %');
     expect(fields([{ taxonId: 'shade', share: 0.5 }, { taxonId: 'shade', share: 0.5 }])[0]).toContain('once');
+  });
+});
+
+describe('what is missing of a collection', () => {
+  const asked = (given: Partial<Plant>) =>
+    openQuestions(home({ plants: [{ ...plant, ...given }] }), smallKnowledge, Date.parse('2026-11-23')).map((question) => question.missing);
+
+  it('is nothing for a plant of which all is known', () => {
+    expect(asked({})).toEqual([]);
+  });
+
+  it.each([
+    [{ taxonId: 'mystery' }, ['known-taxon']],
+    [{ taxonId: 'group-ferns' }, ['known-taxon', 'name']],
+    [{ spotId: null, potCm: null, heightCm: null }, ['spot', 'pot', 'height']],
+    [{ potCm: null, traits: ['mounted'] as const }, []],
+    [{ stage: 'just-arrived', arrivedOn: '2026-11-08' }, []],
+    [{ stage: 'just-arrived', arrivedOn: '2026-06-01' }, ['settled']],
+    [{ growthState: 'growing', stateSeenOn: '2026-10-30' }, []],
+    [{ growthState: 'growing', stateSeenOn: '2026-05-30' }, ['state']],
+    [{ growthState: 'resting', stateSeenOn: null }, ['state']],
+  ] as const)('for %j is %j', (given, wanted) => {
+    expect(asked(given as Partial<Plant>)).toEqual(wanted);
   });
 });
