@@ -69,3 +69,39 @@ export function MonthBoxes({ label, months, onMonths }: MonthsGiven) {
     </View>
   );
 }
+
+interface ManyGiven<T extends string> {
+  readonly label: string;
+  readonly choices: readonly { readonly value: T; readonly word: string; readonly disabled?: boolean }[];
+  readonly chosen: readonly T[];
+  readonly onChosen: (chosen: T[]) => void;
+}
+
+/** Any number of several. */
+export function ManyChoices<T extends string>({ label, choices, chosen, onChosen }: ManyGiven<T>) {
+  const ink = useInk();
+  return (
+    <View role="group" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
+      {choices.map(({ value, word, disabled = false }) => {
+        const on = chosen.includes(value);
+        return (
+          <Pressable
+            key={value}
+            role="checkbox"
+            aria-checked={on}
+            aria-label={word}
+            aria-disabled={disabled}
+            disabled={disabled}
+            onPress={() => onChosen(choices.map((choice) => choice.value).filter((other) => (other === value ? !on : chosen.includes(other))))}
+            style={{
+              minHeight: TOUCH, justifyContent: 'center', paddingHorizontal: 12, borderWidth: 1, opacity: disabled ? 0.5 : 1,
+              borderColor: on ? ink.accent : ink.line, backgroundColor: on ? ink.accent : ink.sheet,
+            }}
+          >
+            <Text style={{ fontFamily: on ? FONT.strong : FONT.text, fontSize: 15, color: on ? ink.onAccent : ink.ink }}>{`${on ? '✓ ' : ''}${word}`}</Text>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,21 +1,23 @@
 /** Adds a plant: its name however roughly written, its stage and pot, and the spot proposed for it. */
-import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
+import { plantSchema } from '@dulvan/contract';
 import type { HomeFacts, Plant, Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { useState } from 'react';
+import { View } from 'react-native';
 import { useRanking } from '../../state/answers';
 import { useDrafts } from '../../state/drafts';
 import { useFacts, useHome } from '../../state/home';
 import { useUnits } from '../../state/settings';
-import { Button } from '../../ui/button';
+import { useKnownTaxon, useTaxonFinder } from '../../state/taxa';
+import { Button, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { Field } from '../../ui/field';
-import { Page, Rule } from '../../ui/page';
-import { SPACE, TOUCH } from '../../ui/theme';
+import { Page, Row, Rule } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { STAGE_WORD, commonName, spotPlace } from '../../ui/words';
+import { TaxonPicker } from '../catalogue/taxon-picker';
 import { newId, newPlant } from '../place/blank';
 import { FORM_SPECS } from '../place/form-specs';
 import { readForm, unitOf, valuesOf } from '../place/form-values';
@@ -23,50 +25,31 @@ import { useMonth } from '../rooms/use-month';
 import { Hazards } from './hazards';
 import { SpotChoices } from './spot-choices';
 
-const finder = taxonFinder(taxa);
 const DRAFT = 'plants/adding';
 
 export function AddPlantScreen() {
   const facts = useFacts();
   const draft = useDrafts((state) => state.drafts[DRAFT]);
   const { put, drop } = useDrafts.getState();
+  const taxon = useKnownTaxon(draft?.taxonId ?? '')?.taxon ?? null;
+  const finder = useTaxonFinder();
   if (!facts) return null;
   const text = draft?.search ?? '';
-  const taxon = draft?.taxonId ? knowledge.taxon(draft.taxonId) : null;
   return (
     <Page>
       <Title>Add a plant</Title>
       {taxon ? (
         <AddTaxon key={taxon.id} facts={facts} taxon={taxon} onBack={() => put(DRAFT, { search: text })} onAdded={() => drop(DRAFT)} />
       ) : (
-        <Search text={text} onText={(search) => put(DRAFT, { search })} onTaxon={(id) => put(DRAFT, { search: text, taxonId: id })} />
+        <>
+          <TaxonPicker label="What is it called?" text={text} onText={(search) => put(DRAFT, { search })} finder={finder} onTaxon={({ id }) => put(DRAFT, { search: text, taxonId: id })} autoFocus />
+          <Row gap={SPACE.m}>
+            <TextLink href="/catalogue/no-label">It has no label</TextLink>
+            <TextLink href="/catalogue/own">It is in no catalogue</TextLink>
+          </Row>
+        </>
       )}
     </Page>
-  );
-}
-
-function Search({ text, onText, onTaxon }: { readonly text: string; readonly onText: (text: string) => void; readonly onTaxon: (id: string) => void }) {
-  const { line } = useInk();
-  const found = useMemo(() => finder.find(text), [text]);
-  return (
-    <View style={{ gap: SPACE.s }}>
-      <Field label="What is it called?" value={text} onValue={onText} help="Any name, spelt as you can: Latin, common, old." autoFocus />
-      {found.map((taxon) => (
-        <Pressable
-          key={taxon.id}
-          role="button"
-          aria-label={`${taxon.common[0]}, ${taxon.name}`}
-          onPress={() => onTaxon(taxon.id)}
-          style={{ minHeight: TOUCH, borderBottomWidth: 1, borderColor: line, paddingVertical: SPACE.xs }}
-        >
-          <Strong>{commonName(taxon)}</Strong>
-          <Small>{[taxon.name, ...taxon.synonyms.map((synonym) => `once ${synonym}`)].join(' · ')}</Small>
-        </Pressable>
-      ))}
-      {text.trim().length > 1 && found.length === 0 ? (
-        <Body>{`Nothing in the catalogue comes near “${text.slice(0, 60)}”. It knows ${taxa.length} taxa so far; try another name, or the nearest relative.`}</Body>
-      ) : null}
-    </View>
   );
 }
 
@@ -77,6 +60,16 @@ interface AddTaxonGiven {
   readonly onAdded: () => void;
 }
 
+/** The make-up that the search without a label left in the draft. */
+function parentsOf(text: string | undefined): Plant['parents'] {
+  if (!text) return [];
+  try {
+    return plantSchema.shape.parents.parse(JSON.parse(text));
+  } catch {
+    return [];
+  }
+}
+
 const ASKED = FORM_SPECS.plants.questions.filter(({ field }) => ['name', 'potCm', 'heightCm'].includes(field));
 
 function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
@@ -84,9 +77,9 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
   const units = useUnits();
   const [month] = useMonth();
   const change = useHome((state) => state.change);
-  const [blank] = useState<Plant>(() => ({ ...newPlant(facts, taxon.id, taxon.care.matureHeightCm), id: newId() }));
-  const [stage, setStage] = useState<Plant['stage']>('adult');
   const draft = useDrafts((state) => state.drafts[DRAFT]);
+  const [blank] = useState<Plant>(() => ({ ...newPlant(facts, taxon.id, taxon.care.matureHeightCm), parents: parentsOf(draft?.parents), id: newId() }));
+  const [stage, setStage] = useState<Plant['stage']>('adult');
   const values = { ...valuesOf(ASKED, blank as never, units), ...draft };
   const [refusal, setRefusal] = useState<string | null>(null);
   const reading = readForm('plants', ASKED, values, blank as never, facts, units);

@@ -1,8 +1,8 @@
 /** One plant: how it fares where it stands, what it wants, where it would fare better, what happened to it. */
 import { knowledge } from '@dulvan/catalogue';
-import type { HomeFacts, Plant } from '@dulvan/core';
+import { knownPlant, type HomeFacts, type Plant } from '@dulvan/core';
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useAnswers, usePlantAnswer, useRanking, useSpotAnswer } from '../../state/answers';
 import { useFacts, useHome } from '../../state/home';
@@ -14,12 +14,15 @@ import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { STAGE_WORD, fitShare, latinName, plantName, spotPlace, troubleSentence } from '../../ui/words';
+import { YearBands } from '../../ui/year-bands';
+import { FiguresTable } from '../catalogue/figures-table';
 import { FactForm } from '../place/fact-form';
 import { useMonth } from '../rooms/use-month';
 import { NotHere } from '../shell/not-here';
 import { MendAction } from '../today/mend-action';
 import { FitYear } from './fit-year';
 import { Needs } from './needs';
+import { PlantMakeup } from './plant-makeup';
 import { PlantJournal } from './plant-journal';
 import { SpotChoices } from './spot-choices';
 
@@ -31,7 +34,8 @@ export function PlantScreen({ plantId }: { readonly plantId: string }) {
 }
 
 function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant: Plant }) {
-  const [month] = useMonth();
+  const [month, setMonth] = useMonth();
+  const [figures, setFigures] = useState<'hidden' | 'shown'>('hidden');
   const units = useUnits();
   const answer = usePlantAnswer(plant.id);
   const here = useSpotAnswer(plant.spotId);
@@ -39,7 +43,8 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
   const working = useAnswers((state) => state.working);
   const change = useHome((state) => state.change);
   const [editing, setEditing] = useState<'no' | 'yes'>('no');
-  const taxon = knowledge.taxon(plant.taxonId);
+  const known = useMemo(() => knownPlant(facts, plant, knowledge), [facts, plant]);
+  const taxon = known?.taxon;
   const name = plantName(facts, plant);
   const fit = answer?.fit ?? null;
   const target = answer?.targets[month - 1];
@@ -88,9 +93,24 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
       {plant.spotId ? <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: plant.spotId } }}>The year at its spot</TextLink> : null}
       <Rule />
       {taxon && target ? <Needs taxon={taxon} target={target} /> : <Body>Its name is not in the catalogue, so its needs are not known.</Body>}
+      {answer && answer.targets.length === 12 ? (
+        <>
+          <Heading>Its target through the year</Heading>
+          <YearBands targets={answer.targets} month={month} onMonth={setMonth} />
+        </>
+      ) : null}
       <Rule />
       <Heading>{plant.spotId ? 'Better spots' : 'Spots for it'}</Heading>
       {ranked ? <SpotChoices facts={facts} ranked={ranked} month={month} here={plant.spotId} verb="Move here" onChoose={moveTo} /> : <Small>Working …</Small>}
+      <Rule />
+      <PlantMakeup facts={facts} plant={plant} />
+      {known ? (
+        <Row>
+          <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: plant.taxonId } }}>{`${latinName(facts, plant)} in the catalogue`}</TextLink>
+          <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>{figures === 'shown' ? 'Hide its figures' : 'Correct a figure for this plant'}</Button>
+        </Row>
+      ) : null}
+      {known && figures === 'shown' ? <FiguresTable known={known} taxonId={null} plantId={plant.id} name={name} /> : null}
       <Rule />
       <Row>
         <Button onPress={() => setEditing(editing === 'yes' ? 'no' : 'yes')}>{editing === 'yes' ? 'Close the form' : 'Edit'}</Button>

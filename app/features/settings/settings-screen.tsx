@@ -8,6 +8,7 @@ import { useHome } from '../../state/home';
 import { useSettings } from '../../state/settings';
 import { Button } from '../../ui/button';
 import { Choices } from '../../ui/choices';
+import { saveFile } from '../../ui/files';
 import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
@@ -101,16 +102,6 @@ function Homes() {
 
 const LARGEST_FILE = 20_000_000;
 
-/** Hands a text to the browser to keep as a file. */
-function saveFile(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
-}
-
 function InAndOut() {
   const { danger } = useInk();
   const importText = useHome((state) => state.importText);
@@ -123,7 +114,7 @@ function InAndOut() {
       setMessage(bundle.refusal.message);
       return;
     }
-    saveFile(`dulvan-${bundle.value.exportedAt.slice(0, 10)}.json`, `${JSON.stringify(bundle.value, null, 1)}\n`);
+    saveFile(`dulvan-${bundle.value.exportedAt.slice(0, 10)}.json`, `${JSON.stringify(bundle.value, null, 1)}\n`, 'application/json');
   };
   const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];

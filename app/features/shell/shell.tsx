@@ -15,6 +15,7 @@ const PLACES = [
   { href: '/', word: 'Today', icon: 'weather-sunset-up' },
   { href: '/rooms', word: 'Rooms', icon: 'floor-plan' },
   { href: '/plants', word: 'Plants', icon: 'sprout-outline' },
+  { href: '/catalogue', word: 'Catalogue', icon: 'book-open-variant' },
   { href: '/place', word: 'Place', icon: 'ruler-square' },
   { href: '/settings', word: 'Settings', icon: 'tune-variant' },
 ] as const;

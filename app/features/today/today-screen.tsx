@@ -14,6 +14,7 @@ import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useNow } from '../../ui/use-now';
 import { SEVERITY_WORD, hours, latinName, monthName, plantName, spotPlace, troubleName, troubleSentence } from '../../ui/words';
 import { FactorTally } from './factor-tally';
+import { OpenQuestions } from './open-questions';
 import { MendAction } from './mend-action';
 import { SunDayDrawing } from './sun-day-drawing';
 
@@ -69,6 +70,7 @@ export function TodayScreen() {
         </Strong>
       ) : null}
       <FactorTally fits={answers?.plants.flatMap(({ fit }) => fit?.months[today.month - 1] ?? []) ?? []} />
+      {answers ? <OpenQuestions facts={facts} /> : null}
     </>
   );
   const troubles = (

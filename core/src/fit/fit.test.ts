@@ -1,5 +1,4 @@
-import type { Taxon } from '../plant';
-import { yearTargets, type Target } from '../plant';
+import { yearTargets, type Target, type Taxon } from '../plant';
 import { shade } from '../home/small-home.fixture';
 import type { Condition } from './condition';
 import { fitMonth, fitYear, trapezoid, wholeScore } from './index';

@@ -1,0 +1,97 @@
+/** Two taxa side by side: what tells them apart, and each figure in which their care differs. */
+import { lookAlikes } from '@dulvan/catalogue';
+import { FIGURES, FIGURE_KEYS, figureOf, type Figure, type Taxon } from '@dulvan/core';
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { useKnownTaxon, useTaxonFinder } from '../../state/taxa';
+import { Button, TextLink } from '../../ui/button';
+import { Page, Row } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { commonName } from '../../ui/words';
+import { Hazards } from '../plants/hazards';
+import { NotHere } from '../shell/not-here';
+import { figureWords } from './figures-table';
+import { TaxonPicker } from './taxon-picker';
+
+export function CompareScreen({ one, other }: { readonly one: string; readonly other: string | null }) {
+  const first = useKnownTaxon(one)?.taxon;
+  const second = useKnownTaxon(other ?? '')?.taxon;
+  const finder = useTaxonFinder();
+  if (!first) return <NotHere what="taxon" back="/catalogue" />;
+  return (
+    <Page>
+      <Title>Side by side</Title>
+      {second ? (
+        <Pair first={first} second={second} />
+      ) : (
+        <>
+          <Body>{`${commonName(first)}, beside which other?`}</Body>
+          <TaxonPicker label="The other" finder={finder} onTaxon={(taxon) => router.setParams({ other: taxon.id })} autoFocus />
+        </>
+      )}
+    </Page>
+  );
+}
+
+/** Figures differ when one is a fifth and more off the other. */
+function differs(key: Figure, p: Taxon, q: Taxon): boolean {
+  const [a, b] = [figureOf(p, key), figureOf(q, key)];
+  const { from, to } = FIGURES[key];
+  return Math.abs(a - b) > Math.max(0.2 * Math.max(Math.abs(a), Math.abs(b)), 0.02 * (to - from));
+}
+
+function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon }) {
+  const { line, accent } = useInk();
+  const twin = lookAlikes.find(({ one, other }) => [one, other].includes(first.id) && [one, other].includes(second.id));
+  return (
+    <View style={{ gap: SPACE.m }}>
+      {twin ? (
+        <View>
+          <Heading>What tells them apart</Heading>
+          <Body>{twin.tell}</Body>
+          <Small>{`In care: ${twin.care}`}</Small>
+        </View>
+      ) : null}
+      <View role="table" aria-label={`${first.name} and ${second.name}`}>
+        <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
+          <View role="columnheader" style={{ flex: 3 }}>
+            <Small>◆ differs by a fifth and more</Small>
+          </View>
+          {[first, second].map((taxon) => (
+            <View key={taxon.id} role="columnheader" style={{ flex: 2 }}>
+              <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}>{commonName(taxon)}</TextLink>
+              <Small>{taxon.name}</Small>
+            </View>
+          ))}
+        </View>
+        {FIGURE_KEYS.map((key) => {
+          const apart = differs(key, first, second);
+          return (
+            <View key={key} role="row" style={{ flexDirection: 'row', gap: SPACE.s, borderTopWidth: 1, borderColor: line, paddingVertical: SPACE.xs, alignItems: 'center' }}>
+              <View role="rowheader" style={{ flex: 3 }}>
+                <Small style={apart ? { color: accent } : undefined}>{`${apart ? '◆ ' : ''}${FIGURES[key].label}`}</Small>
+              </View>
+              {[first, second].map((taxon) => (
+                <View key={taxon.id} role="cell" style={{ flex: 2 }}>
+                  {apart ? <Strong>{figureWords(key, figureOf(taxon, key))}</Strong> : <Body>{figureWords(key, figureOf(taxon, key))}</Body>}
+                </View>
+              ))}
+            </View>
+          );
+        })}
+      </View>
+      {[first, second].map((taxon) => (
+        <View key={taxon.id} style={{ gap: SPACE.xs }}>
+          <Strong>{commonName(taxon)}</Strong>
+          <Body>{taxon.key}</Body>
+          <Hazards hazard={taxon.hazard} />
+        </View>
+      ))}
+      <Row>
+        <Button onPress={() => router.setParams({ other: '' })}>Another one beside it</Button>
+      </Row>
+    </View>
+  );
+}

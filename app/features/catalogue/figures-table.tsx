@@ -1,0 +1,154 @@
+/** Every figure of a taxon or of one plant, with how sure it is; each can be corrected with a reason, and the correction withdrawn. */
+import { correctionSchema } from '@dulvan/contract';
+import { FIGURES, FIGURE_KEYS, civilDateOf, figureOf, withFigure, wrongOrder, type Correction, type Figure, type Known, type Taxon } from '@dulvan/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useDrafts } from '../../state/drafts';
+import { useHome } from '../../state/home';
+import { Button } from '../../ui/button';
+import { Field } from '../../ui/field';
+import { Row } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Small } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { newId } from '../place/blank';
+import { typedNumber } from '../place/form-values';
+
+const SURE_WORD = { trial: 'from trials', practice: 'growers’ practice', inferred: 'inferred' } as const;
+
+/** A figure with honest digits and its unit. */
+export function figureWords(key: Figure, value: number): string {
+  const { unit } = FIGURES[key];
+  if (unit === 'share') return `${Math.round(value * 100)} %`;
+  return `${Number(value.toFixed(Math.abs(value) < 10 ? 1 : 0))} ${unit}`;
+}
+
+function sureOf(taxon: Taxon, key: Figure): string {
+  const [block] = key.split('.') as ['light' | 'day' | 'warmth' | 'moisture' | 'rest' | 'care'];
+  return SURE_WORD[taxon[block].sure];
+}
+
+interface Given {
+  readonly known: Known;
+  /** What is corrected: one of the two. */
+  readonly taxonId: string | null;
+  readonly plantId: string | null;
+  readonly name: string;
+}
+
+export function FiguresTable({ known, taxonId, plantId, name }: Given) {
+  const change = useHome((state) => state.change);
+  const [open, setOpen] = useState<Figure | null>(null);
+  const ownOf = (key: Figure) => known.corrections.find((correction) => correction.figure === key && correction.taxonId === taxonId && correction.plantId === plantId);
+  const inheritedOf = (key: Figure) => known.corrections.find((correction) => correction.figure === key && correction.plantId !== plantId);
+  return (
+    <View role="table" aria-label={`Figures of ${name}`}>
+      {FIGURE_KEYS.map((key) => {
+        const own = ownOf(key);
+        const shownNow = own?.value ?? inheritedOf(key)?.value ?? figureOf(known.before, key);
+        const { label } = FIGURES[key];
+        return (
+          <View key={key} role="row" style={{ paddingVertical: SPACE.xs, gap: 2 }}>
+            <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
+              <View role="rowheader" style={{ flex: 1 }}>
+                <Body>{label}</Body>
+              </View>
+              <View role="cell" style={{ alignItems: 'flex-end' }}>
+                <Body style={{ fontVariant: ['tabular-nums'] }}>{figureWords(key, shownNow)}</Body>
+                <Small>{own ? `yours; before ${figureWords(key, figureOf(known.before, key))}` : sureOf(known.before, key)}</Small>
+              </View>
+              <View role="cell">
+                <Button label={`Correct ${label}`} onPress={() => setOpen(open === key ? null : key)}>
+                  {open === key ? 'Close' : 'Correct'}
+                </Button>
+              </View>
+            </View>
+            {own ? (
+              <Row>
+                <Small>{`“${own.reason}”, ${own.on}`}</Small>
+                <Button
+                  label={`Withdraw the correction of ${label}`}
+                  onPress={() => void change(`Withdrew a correction of ${name}: ${label}`, [{ list: 'corrections', id: own.id, after: null }])}
+                >
+                  Withdraw
+                </Button>
+              </Row>
+            ) : null}
+            {open === key ? <CorrectionForm known={known} figure={key} before={own ?? null} taxonId={taxonId} plantId={plantId} name={name} onDone={() => setOpen(null)} /> : null}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Today's date in the home's own calendar, YYYY-MM-DD. */
+function todayAt(timeZone: string): string {
+  const { year, month, day } = civilDateOf(Date.now(), timeZone);
+  return `${year}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
+}
+
+interface FormGiven extends Given {
+  readonly figure: Figure;
+  readonly before: Correction | null;
+  readonly onDone: () => void;
+}
+
+function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone }: FormGiven) {
+  const { danger } = useInk();
+  const home = useHome((state) => state.facts?.home);
+  const change = useHome((state) => state.change);
+  const draftKey = `correction/${plantId ?? taxonId}/${figure}`;
+  const draft = useDrafts((state) => state.drafts[draftKey]) ?? {};
+  const { put, drop } = useDrafts.getState();
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const share = FIGURES[figure].unit === 'share';
+  const { from, to } = FIGURES[figure];
+  const scale = share ? 100 : 1;
+  const shownValue = draft.value ?? (before ? String(Number((before.value * scale).toFixed(2))) : '');
+  const reason = draft.reason ?? before?.reason ?? '';
+  const save = async () => {
+    if (!home) return;
+    const on = todayAt(home.timeZone);
+    const parsed = correctionSchema.safeParse({ id: before?.id ?? newId(), homeId: home.id, taxonId, plantId, figure, value: typedNumber(shownValue) / scale, reason, on });
+    if (!parsed.success) {
+      setErrors(Object.fromEntries(parsed.error.issues.map((issue) => [String(issue.path[0]), issue.path[0] === 'value' ? rangeWords : issue.message])));
+      return;
+    }
+    const crossed = wrongOrder(withFigure(known.taxon, figure, parsed.data.value));
+    if (crossed) {
+      const other = crossed.lower === figure ? crossed.upper : crossed.lower;
+      setErrors({ value: `It would cross “${FIGURES[other].label}”, which stands at ${figureWords(other, figureOf(known.taxon, other))}. Correct that one first.` });
+      return;
+    }
+    const refusal = await change(`Corrected ${name}: ${FIGURES[figure].label}`, [{ list: 'corrections', id: parsed.data.id, after: parsed.data as Correction }]);
+    if (refusal) {
+      setErrors({ value: refusal.message });
+      return;
+    }
+    drop(draftKey);
+    onDone();
+  };
+  const unit = share ? '%' : FIGURES[figure].unit;
+  const rangeWords = `A number from ${from * scale} to ${to * scale} ${unit}.`;
+  return (
+    <View style={{ gap: SPACE.s, paddingVertical: SPACE.s }}>
+      <Field label="Your figure" kind="number" unit={unit} value={shownValue} onValue={(value) => put(draftKey, { ...draft, value })} error={errors.value} help={rangeWords} />
+      <Field label="Why" value={reason} onValue={(text) => put(draftKey, { ...draft, reason: text })} error={errors.reason} help="What you saw or measured; it stands beside the figure." />
+      {errors.figure ? <Small style={{ color: danger }}>✕ {errors.figure}</Small> : null}
+      <Row>
+        <Button kind="main" onPress={() => void save()}>
+          Keep this figure
+        </Button>
+        <Button
+          onPress={() => {
+            drop(draftKey);
+            onDone();
+          }}
+        >
+          Leave it
+        </Button>
+      </Row>
+    </View>
+  );
+}

@@ -1,0 +1,134 @@
+/** The grower's own knowledge in one place: own taxa and corrections, in and out as files. */
+import { knowledge } from '@dulvan/catalogue';
+import type { Change } from '@dulvan/contract';
+import { FIGURES, knownTaxon, type HomeFacts } from '@dulvan/core';
+import { KNOWLEDGE_LIMIT, readKnowledge, writeKnowledgeCsv, writeKnowledgeJson, type LineRefusal } from '@dulvan/formats';
+import { useRef, useState, type ChangeEvent } from 'react';
+import { FlatList, View } from 'react-native';
+import { useFacts, useHome } from '../../state/home';
+import { Button, RowLink, TextLink } from '../../ui/button';
+import { saveFile } from '../../ui/files';
+import { Row } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Title } from '../../ui/type';
+import { useInk, useIsWide } from '../../ui/use-ink';
+import { count, plantName } from '../../ui/words';
+import { figureWords } from './figures-table';
+
+type Item = { readonly kind: 'own'; readonly id: string } | { readonly kind: 'correction'; readonly id: string };
+
+export function KnowledgeScreen() {
+  const facts = useFacts();
+  const wide = useIsWide();
+  if (!facts) return null;
+  const items: Item[] = [...facts.ownTaxa.map(({ id }) => ({ kind: 'own' as const, id })), ...facts.corrections.map(({ id }) => ({ kind: 'correction' as const, id }))];
+  return (
+    <FlatList
+      data={items}
+      keyExtractor={(item) => item.id}
+      style={{ flex: 1 }}
+      contentContainerStyle={{ padding: wide ? SPACE.l : SPACE.m, paddingBottom: SPACE.xl * 2, maxWidth: 860 }}
+      ListHeaderComponent={
+        <View style={{ gap: SPACE.m, paddingBottom: SPACE.m }}>
+          <Title>My own knowledge</Title>
+          <Body>Taxa of your own, and figures you know better than the catalogue, each with its reason. The catalogue itself stays as it is; what you withdraw falls back to it.</Body>
+          <TextLink href="/catalogue/own">Add a taxon of my own</TextLink>
+          <InAndOut facts={facts} />
+          <Heading>{`${facts.ownTaxa.length === 1 ? '1 taxon' : `${facts.ownTaxa.length} taxa`} of your own, ${count(facts.corrections.length, 'correction')}`}</Heading>
+        </View>
+      }
+      ListEmptyComponent={<Body>Nothing yet. Open any taxon or plant and correct a figure, or add a taxon of your own.</Body>}
+      renderItem={({ item }) => (item.kind === 'own' ? <OwnRow facts={facts} id={item.id} /> : <CorrectionRow facts={facts} id={item.id} />)}
+    />
+  );
+}
+
+function OwnRow({ facts, id }: { readonly facts: HomeFacts; readonly id: string }) {
+  const own = facts.ownTaxa.find((candidate) => candidate.id === id)!;
+  return (
+    <RowLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: id } }} label={own.name}>
+      <View style={{ flex: 1 }}>
+        <Body>{own.name}</Body>
+        <Small>{`begins from ${knowledge.taxon(own.basedOn)?.name ?? `${own.basedOn}, which the catalogue does not hold: it has no target`}`}</Small>
+      </View>
+    </RowLink>
+  );
+}
+
+function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: string }) {
+  const { line } = useInk();
+  const change = useHome((state) => state.change);
+  const correction = facts.corrections.find((candidate) => candidate.id === id)!;
+  const { figure, plantId, taxonId, value, reason, on } = correction;
+  const plant = facts.plants.find((candidate) => candidate.id === plantId);
+  const whose = plant ? plantName(facts, plant) : (knownTaxon(facts, taxonId ?? '', knowledge)?.taxon.name ?? 'A taxon that is not here');
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderBottomWidth: 1, borderColor: line, paddingVertical: SPACE.s }}>
+      <View style={{ flex: 1 }}>
+        <Body>{`${whose}: ${FIGURES[figure].label}, ${figureWords(figure, value)}`}</Body>
+        <Small>{`“${reason}”, ${on}`}</Small>
+      </View>
+      <Button label={`Withdraw ${FIGURES[figure].label} of ${whose}`} onPress={() => void change(`Withdrew a correction of ${whose}: ${FIGURES[figure].label}`, [{ list: 'corrections', id, after: null }])}>
+        Withdraw
+      </Button>
+    </View>
+  );
+}
+
+const SHOWN_REFUSALS = 8;
+
+function InAndOut({ facts }: { readonly facts: HomeFacts }) {
+  const { danger } = useInk();
+  const change = useHome((state) => state.change);
+  const chooser = useRef<HTMLInputElement>(null);
+  const [refusals, setRefusals] = useState<readonly LineRefusal[]>([]);
+  const [message, setMessage] = useState<string | null>(null);
+  const take = async (text: string) => {
+    const reading = readKnowledge(text, facts.home.id);
+    setRefusals(reading.refusals);
+    const changes: Change[] = [
+      ...reading.ownTaxa.map((after): Change => ({ list: 'ownTaxa', id: after.id, after })),
+      ...reading.corrections.map((after): Change => ({ list: 'corrections', id: after.id, after })),
+    ];
+    if (changes.length === 0) {
+      setMessage('Nothing was taken in.');
+      return;
+    }
+    const refusal = await change(`Took in ${count(changes.length, 'line')} of own knowledge`, changes);
+    setMessage(refusal ? `Nothing was taken in. ${refusal.message}` : `Took in ${count(changes.length, 'line')}${reading.refusals.length > 0 ? `; left out ${count(reading.refusals.length, 'line')}` : ''}.`);
+  };
+  const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    if (file.size > KNOWLEDGE_LIMIT * 2) {
+      setRefusals([]);
+      setMessage(`The file is larger than ${KNOWLEDGE_LIMIT / 1_000_000} MB.`);
+      return;
+    }
+    await take(await file.text());
+  };
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Row>
+        <Button onPress={() => saveFile('dulvan-own-knowledge.csv', writeKnowledgeCsv(facts), 'text/csv')}>Export as CSV</Button>
+        <Button onPress={() => saveFile('dulvan-own-knowledge.json', writeKnowledgeJson(facts), 'application/json')}>Export as JSON</Button>
+        <Button onPress={() => chooser.current?.click()}>Take in a file</Button>
+      </Row>
+      <input ref={chooser} type="file" accept=".csv,.json,text/csv,application/json" aria-label="File of own knowledge" onChange={(event) => void chosen(event)} style={{ display: 'none' }} />
+      {message ? (
+        <View role="status">
+          <Body>{message}</Body>
+        </View>
+      ) : null}
+      {refusals.length > 0 ? (
+        <View role="alert">
+          {refusals.slice(0, SHOWN_REFUSALS).map(({ line, reason }) => (
+            <Small key={`${line}${reason}`} style={{ color: danger }}>{`✕ Line ${line}: ${reason}`}</Small>
+          ))}
+          {refusals.length > SHOWN_REFUSALS ? <Small style={{ color: danger }}>{`and ${count(refusals.length - SHOWN_REFUSALS, 'more line')}`}</Small> : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}

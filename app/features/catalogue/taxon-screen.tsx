@@ -1,0 +1,132 @@
+/** One taxon: what decides success, whom it harms, its year as bands, what it is mistaken for, every figure and its doubt. */
+import { groups, knowledge, lookAlikes } from '@dulvan/catalogue';
+import { SCHOOLS, SCHOOL_WORDS, waysOf, yearTargets, type HomeFacts, type Known, type School, type Taxon } from '@dulvan/core';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useDrafts } from '../../state/drafts';
+import { useFacts } from '../../state/home';
+import { useKnownTaxon } from '../../state/taxa';
+import { Button, TextLink } from '../../ui/button';
+import { Choices } from '../../ui/choices';
+import { Page, Row, Rule } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Title } from '../../ui/type';
+import { commonName, monthName } from '../../ui/words';
+import { YearBands } from '../../ui/year-bands';
+import { Hazards } from '../plants/hazards';
+import { useMonth } from '../rooms/use-month';
+import { NotHere } from '../shell/not-here';
+import { FiguresTable } from './figures-table';
+import { OwnTaxonCare } from './own-taxon';
+
+export function TaxonScreen({ taxonId }: { readonly taxonId: string }) {
+  const facts = useFacts();
+  const known = useKnownTaxon(taxonId);
+  if (!facts || !known) return <NotHere what="taxon" back="/catalogue" />;
+  return <TaxonView key={taxonId} facts={facts} known={known} />;
+}
+
+function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known: Known }) {
+  const { taxon, origin, rules } = known;
+  const [month, setMonth] = useMonth();
+  const [figures, setFigures] = useState<'hidden' | 'shown'>('hidden');
+  const usual = facts.home.restSchool ?? taxon.rest.school;
+  const [school, setSchool] = useState<School>(usual);
+  const targets = useMemo(() => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, { ...waysOf(facts.home, null), school }), [taxon, facts.home, school]);
+  const group = groups.find((candidate) => candidate.id === taxon.group);
+  const plants = facts.plants.filter((plant) => plant.taxonId === taxon.id && plant.parents.length === 0);
+  const addPlant = () => {
+    useDrafts.getState().put('plants/adding', { search: taxon.name, taxonId: taxon.id });
+    router.push('/plants/add');
+  };
+  return (
+    <Page>
+      <View>
+        <Title>{commonName(taxon)}</Title>
+        <Body>{taxon.name}</Body>
+        <Small>{[group?.name, origin === 'own' ? `your own, begun from ${knowledge.taxon(facts.ownTaxa.find((own) => own.id === taxon.id)?.basedOn ?? '')?.name ?? 'a taxon no longer known'}` : null].filter(Boolean).join(' · ')}</Small>
+        <OtherNames taxon={taxon} />
+      </View>
+      <Body>{taxon.key}</Body>
+      <Hazards hazard={taxon.hazard} />
+      {rules.map((rule) => (
+        <Small key={rule}>→ {rule}</Small>
+      ))}
+      <Row>
+        <Button kind="main" onPress={addPlant}>
+          Add this plant
+        </Button>
+        <TextLink href={{ pathname: '/catalogue/compare', params: { one: taxon.id } }}>Set beside another</TextLink>
+      </Row>
+      {plants.length > 0 ? <Small>{`You keep ${plants.length === 1 ? 'one' : plants.length} of it.`}</Small> : null}
+      <OwnTaxonCare facts={facts} taxonId={taxon.id} />
+      <Rule />
+      <Heading>Its year, full grown, in this home</Heading>
+      <YearBands targets={targets} month={month} onMonth={setMonth} />
+      {taxon.rest.trigger === 'none' ? null : (
+        <View style={{ gap: SPACE.xs }}>
+          <Heading>How it is rested</Heading>
+          <Choices label="How it is rested" value={school} onValue={(value) => setSchool(value as School)} choices={SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))} />
+          <Body>{SCHOOL_WORDS[school].does}</Body>
+          <Small>{`Why: ${SCHOOL_WORDS[school].reason}`}</Small>
+          <Small>{school === usual ? (facts.home.restSchool ? 'So it is set for this home.' : 'Usual for this taxon.') : 'Shown only: set it for the home under Place, or for one plant in its form.'}</Small>
+        </View>
+      )}
+      <DayLength taxon={taxon} />
+      <LookAlikes taxon={taxon} />
+      <Rule />
+      <Row>
+        <Heading>Every figure</Heading>
+        <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>{figures === 'shown' ? 'Hide' : 'Show, and correct'}</Button>
+      </Row>
+      {figures === 'shown' ? <FiguresTable known={known} taxonId={taxon.id} plantId={null} name={taxon.name} /> : null}
+    </Page>
+  );
+}
+
+function OtherNames({ taxon }: { readonly taxon: Taxon }) {
+  const lines = [
+    taxon.common.length > 1 ? `Also ${taxon.common.slice(1).join(', ')}` : null,
+    taxon.synonyms.length > 0 ? `Once, or in trade, ${taxon.synonyms.join(', ')}` : null,
+    taxon.cultivars.length > 0 ? `Cultivars: ${taxon.cultivars.join(', ')}` : null,
+    taxon.parents.length > 0 ? `Of ${taxon.parents.map(({ taxonId, share }) => `${Math.round(share * 100)} % ${knowledge.taxon(taxonId)?.name ?? taxonId}`).join(', ')}` : null,
+  ].filter((line) => line !== null);
+  return lines.map((line) => <Small key={line}>{line}</Small>);
+}
+
+function DayLength({ taxon: { day } }: { readonly taxon: Taxon }) {
+  if (day.kind === 'neutral') return null;
+  const months = day.inductionMonths.map(monthName).join(', ');
+  return (
+    <View>
+      <Heading>Day length</Heading>
+      <Body>
+        {day.kind === 'short'
+          ? `Sets buds after about ${day.inductionWeeks} weeks of nights of at least ${day.criticalNightH} h (north of the equator in ${months}).`
+          : `Blooms when nights are shorter than ${day.criticalNightH} h for about ${day.inductionWeeks} weeks (north of the equator in ${months}).`}
+      </Body>
+      {day.kind === 'short' ? <Small>What breaks it: any lamp, a room light in the evening, even a street lamp through the pane. The weeks then start anew.</Small> : null}
+    </View>
+  );
+}
+
+function LookAlikes({ taxon }: { readonly taxon: Taxon }) {
+  const pairs = lookAlikes.filter(({ one, other }) => one === taxon.id || other === taxon.id);
+  if (pairs.length === 0) return null;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>Taken for it</Heading>
+      {pairs.map(({ one, other, tell, care }) => {
+        const twin = knowledge.taxon(one === taxon.id ? other : one)!;
+        return (
+          <View key={twin.id}>
+            <TextLink href={{ pathname: '/catalogue/compare', params: { one: taxon.id, other: twin.id } }}>{`${commonName(twin)}, ${twin.name}`}</TextLink>
+            <Small>{tell}</Small>
+            <Small>{`In care: ${care}`}</Small>
+          </View>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,3 @@
+import { KnowledgeScreen } from '../../features/catalogue/knowledge-screen';
+
+export default KnowledgeScreen;

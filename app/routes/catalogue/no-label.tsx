@@ -1,0 +1,3 @@
+import { NoLabelScreen } from '../../features/catalogue/no-label-screen';
+
+export default NoLabelScreen;
