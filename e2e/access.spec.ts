@@ -5,7 +5,8 @@ import { expect, test } from './dulvan';
 const SCREENS = [
   '/', '/rooms', '/rooms/galley', '/stands/rack', '/spots/bench-1b', '/plants', '/plants/p-kalanchoe', '/plants/add', '/place',
   '/place/rooms/loft', '/place/windows/east', '/place/stands/rack', '/place/lamps/rack-panel', '/why?figure=dli&spot=bench-1b&month=11',
-  '/why?figure=fit&plant=p-moth&month=11', '/settings', '/nowhere',
+  '/why?figure=fit&plant=p-moth&month=11', '/settings', '/nowhere', '/catalogue', '/catalogue/euphorbia-trigona',
+  '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', '/catalogue/no-label', '/catalogue/knowledge', '/catalogue/own',
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {

@@ -1,6 +1,6 @@
 /** Two taxa side by side: what tells them apart, and each figure in which their care differs. */
 import { lookAlikes } from '@dulvan/catalogue';
-import { FIGURES, FIGURE_KEYS, figureOf, type Figure, type Taxon } from '@dulvan/core';
+import { FIGURES, FIGURE_KEYS, figureOf, type Figure, type FigureKind, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useKnownTaxon, useTaxonFinder } from '../../state/taxa';
@@ -35,11 +35,13 @@ export function CompareScreen({ one, other }: { readonly one: string; readonly o
   );
 }
 
-/** Figures differ when one is a fifth and more off the other. */
+/** From how far apart two figures call for different care, by unit; others differ when one is a fifth and more off. */
+const APART: Partial<Record<FigureKind['unit'], number>> = { '°C': 3, K: 2, '%': 8, h: 1, 'h a day': 1, share: 0.1 };
+
 function differs(key: Figure, p: Taxon, q: Taxon): boolean {
   const [a, b] = [figureOf(p, key), figureOf(q, key)];
-  const { from, to } = FIGURES[key];
-  return Math.abs(a - b) > Math.max(0.2 * Math.max(Math.abs(a), Math.abs(b)), 0.02 * (to - from));
+  const apart = APART[FIGURES[key].unit] ?? 0.2 * Math.max(Math.abs(a), Math.abs(b));
+  return a !== b && Math.abs(a - b) >= apart;
 }
 
 function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon }) {
@@ -57,7 +59,7 @@ function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon
       <View role="table" aria-label={`${first.name} and ${second.name}`}>
         <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
           <View role="columnheader" style={{ flex: 3 }}>
-            <Small>◆ differs by a fifth and more</Small>
+            <Small>◆ differs enough to matter</Small>
           </View>
           {[first, second].map((taxon) => (
             <View key={taxon.id} role="columnheader" style={{ flex: 2 }}>

@@ -34,7 +34,7 @@ export function KnowledgeScreen() {
           <Body>Taxa of your own, and figures you know better than the catalogue, each with its reason. The catalogue itself stays as it is; what you withdraw falls back to it.</Body>
           <TextLink href="/catalogue/own">Add a taxon of my own</TextLink>
           <InAndOut facts={facts} />
-          <Heading>{`${facts.ownTaxa.length === 1 ? '1 taxon' : `${facts.ownTaxa.length} taxa`} of your own, ${count(facts.corrections.length, 'correction')}`}</Heading>
+          <Heading>{`${facts.ownTaxa.length === 1 ? '1 taxon' : `${facts.ownTaxa.length === 0 ? 'No' : facts.ownTaxa.length} taxa`} of your own, ${count(facts.corrections.length, 'correction')}`}</Heading>
         </View>
       }
       ListEmptyComponent={<Body>Nothing yet. Open any taxon or plant and correct a figure, or add a taxon of your own.</Body>}

@@ -145,7 +145,7 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitud
     light = { ...light, survives: light.survives * season.lightShare, thrivesFrom: light.thrivesFrom * season.lightShare };
     warmth = restingWarmth(warmth, taxon.rest, depth);
     day = { ...day, minH: Math.min(day.minH, 8) };
-    rules.push(`${season.rule}: ${Math.round(season.lightShare * 100)} % of its light will do${taxon.rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`}`);
+    rules.push(`${season.rule}; ${Math.round(season.lightShare * 100)} % of its light will do${taxon.rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`}`);
   } else if (plant.growthState !== 'by-season') {
     rules.push(season.rule);
   }
@@ -167,6 +167,7 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitud
         : `Setting buds: wants nights shorter than ${day.criticalNightH} h`,
     );
   }
+  const setsBuds = inducing && season.phase !== 'resting';
   const rootless = ROOTLESS.has(plant.stage);
   if (rootless) rules.push('Without roots, or just moved: not fed');
   const feed: Feed = rootless ? 'none' : season.feed;
@@ -181,9 +182,9 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitud
     waterAtShare: taxon.care.waterAtShare * WATER_SHARES[season.water],
     feed,
     feedPpmN: taxon.care.feedPpmN * FEED_SHARES[feed],
-    phase: inducing && season.phase !== 'resting' ? 'inducing' : season.phase,
+    phase: setsBuds ? 'inducing' : season.phase,
     rules,
-    seasonRule: season.rule,
+    seasonRule: setsBuds ? `Its weeks of ${taxon.day.kind === 'short' ? `long nights, ${taxon.day.criticalNightH} h and more` : 'long days'}` : season.rule,
   };
 }
 
