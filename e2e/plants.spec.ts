@@ -3,8 +3,8 @@ import { expect, test } from './dulvan';
 test('adds a plant by a misspelt name, on the spot proposed', async ({ page }) => {
   await page.goto('/plants/add');
   await page.getByLabel('What is it called?').fill('spathifilum');
-  await page.getByRole('button', { name: /Spathiphyllum/ }).click();
-  await expect(page.getByText(/Eaten: people irritates/)).toBeVisible();
+  await page.getByRole('button', { name: /Spathiphyllum wallisii/ }).click();
+  await expect(page.getByText(/Eaten: cats, dogs, birds: toxic; people: irritates/)).toBeVisible();
   await page.getByLabel(/Your name for it/).fill('Kitchen lily');
   await page.getByRole('button', { name: /^Put it here/ }).first().click();
   await expect(page.getByRole('heading', { name: 'Kitchen lily' })).toBeVisible();

@@ -5,6 +5,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sailLoft } from '../server/src/demo/sail-loft';
+import misspellings from '../catalogue/src/misspellings.fixture.json';
 import { startServer } from '../server/src';
 
 const YEAR = 2026;
@@ -51,7 +52,13 @@ function benchSearch(): void {
   console.log('\nSearch in the catalogue');
   const finder = taxonFinder(taxa);
   const typed = ['spathifilum', 'falenop', 'snake', 'sansev', 'african vi', 'zz', 'christm', 'adiantm'];
-  line(`one key, median over ${typed.length} words`, median(typed.map((text) => timed(() => finder.find(text)))));
+  const base = median(typed.map((text) => timed(() => finder.find(text))));
+  line(`one key, median over ${typed.length} words, ${taxa.length} taxa`, base);
+  line('one key, the slowest of 200 misspellings', Math.max(...misspellings.map(({ typed: text }) => timed(() => finder.find(text)))), base);
+  const own = Array.from({ length: 2000 }, (_, i) => ({ ...taxa[i % taxa.length]!, id: `own-${i}`, name: `${taxa[i % taxa.length]!.name} ${i}`, synonyms: [] }));
+  let larger = finder;
+  line('building the index with 2000 own taxa more', timed(() => (larger = taxonFinder([...taxa, ...own]))));
+  line('one key, median, with 2000 own taxa more', median(typed.map((text) => timed(() => larger.find(text)))), base);
 }
 
 async function benchApi(): Promise<void> {

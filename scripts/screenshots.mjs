@@ -23,6 +23,10 @@ const VIEWS = [
   ['edit-wide', '/place/windows/gable', WIDE, 'light'],
   ['why', '/why?figure=dli&spot=bench-1b&month=11', PHONE, 'light'],
   ['settings', '/settings', PHONE, 'light'],
+  ['taxon', '/catalogue/schlumbergera-truncata', PHONE, 'light', async (page) => page.getByText('Its year, full grown, in this home').scrollIntoViewIfNeeded()],
+  ['compare', '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', PHONE, 'light'],
+  ['no-label', '/catalogue/no-label', PHONE, 'light', async (page) => page.getByRole('checkbox', { name: 'Fronds that unroll' }).click()],
+  ['catalogue-wide', '/catalogue/hoya-carnosa', WIDE, 'light'],
 ];
 
 checkNode();

@@ -58,7 +58,7 @@ describe('adding a plant', () => {
   it('searches forgivingly, ranks the spots and puts it where it was told', async () => {
     await open(<AddPlantScreen />);
     fireEvent.changeText(screen.getByLabelText('What is it called?'), 'spathifilum');
-    fireEvent.press(screen.getByLabelText(/Spathiphyllum/));
+    fireEvent.press(screen.getByLabelText(/Spathiphyllum wallisii/));
     await settled();
     fireEvent.press(screen.getAllByLabelText(/^Put it here/)[0]!);
     await settled();

@@ -1,7 +1,7 @@
 /** What cannot be true of a grower's own knowledge: corrections of nothing, parents that do not add up, names given twice. */
 import { OWN_PREFIX } from './known';
 import type { Correction, HomeFacts, OwnTaxon, Plant } from './facts';
-import type { Problem } from './problems';
+import type { Problem } from './problem';
 
 /** Shares are typed in whole per cent: thirds may miss the whole by this much. */
 const SHARE_SLACK = 0.02;

@@ -2,13 +2,7 @@
 import { sideLength } from '../room';
 import type { FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
 import { knowledgeProblems } from './knowledge-problems';
-
-export interface Problem {
-  readonly list: FactList | 'home';
-  readonly id: string;
-  readonly field: string;
-  readonly message: string;
-}
+import type { Problem } from './problem';
 
 const metres = (value: number) => `${Number(value.toFixed(2))} m`;
 
