@@ -20,7 +20,7 @@ export function Needs({ taxon, target }: { readonly taxon: Taxon; readonly targe
   const rows: readonly (readonly [string, string, string])[] = [
     ['Light', `thrives at ${mol(light.thrivesFrom)} to ${mol(light.thrivesTo)} mol a day`, `survives from ${mol(light.survives)}, scorches above ${mol(light.scorches)}; bears ${brightness(light.peakPpfd, units)} (${SURE_WORD[light.sure]})`],
     ['Day length', day.maxH >= 20 ? `at least ${day.minH} h` : `${day.minH} to ${day.maxH} h`, `${day.kind === 'neutral' ? 'blooms whatever the day' : `${day.kind}-day: nights of ${day.criticalNightH} h decide`} (${SURE_WORD[day.sure]})`],
-    ['Warmth', `${range(warmth.dayFrom, warmth.dayTo)} by day`, `${range(warmth.nightFrom, warmth.nightTo)} by night; never below ${degrees(warmth.lowest, units)} (${SURE_WORD[warmth.sure]})`],
+    ['Warmth', `${range(warmth.dayFrom, warmth.dayTo)} by day`, `${range(warmth.nightFrom, warmth.nightTo)} by night${warmth.nightDrop >= 2 ? `, a fall of about ${Math.round(warmth.nightDrop)} K` : ''}; never below ${degrees(warmth.lowest, units)} (${SURE_WORD[warmth.sure]})`],
     ['Moisture', `${moisture.thrivesFrom} to ${moisture.thrivesTo} %`, `survives ${moisture.survives} %; in still air not above ${moisture.tooMoistStill} % (${SURE_WORD[moisture.sure]})`],
     ['Air', AIR_WORD[target.air], ''],
     ['Water', WATER_WORD[target.water], target.water === 'none' ? 'dry until it wakes' : `again when about ${Math.round(target.waterAtShare * 100)} % of what the pot can give is left (${SURE_WORD[taxon.care.sure]})`],

@@ -11,6 +11,7 @@ import { FitMark } from '../../ui/fit-mark';
 import { Rule, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { useIsWide } from '../../ui/use-ink';
 import { useNow } from '../../ui/use-now';
 import { SEVERITY_WORD, hours, latinName, monthName, plantName, spotPlace, troubleName, troubleSentence } from '../../ui/words';
 import { FactorTally } from './factor-tally';
@@ -45,6 +46,7 @@ export function TodayScreen() {
   const failure = useAnswers((state) => state.failure);
   const [all, setAll] = useState<'some' | 'all'>('some');
   const now = useNow();
+  const wide = useIsWide();
   if (!facts) return null;
   const { home } = facts;
   const today = civilDateOf(now, home.timeZone);
@@ -52,6 +54,13 @@ export function TodayScreen() {
   const nowhere = facts.plants.filter((plant) => plant.spotId === null);
   const shown = all === 'all' ? cases : cases.slice(0, SHOWN_AT_FIRST);
   const well = facts.plants.length - cases.length - nowhere.length;
+  // What is wrong comes first on a phone; where there is room the overview stands beside it.
+  const around = answers ? (
+    <>
+      <FactorTally fits={answers.plants.flatMap(({ fit }) => fit?.months[today.month - 1] ?? [])} />
+      <OpenQuestions facts={facts} />
+    </>
+  ) : null;
   const day = (
     <>
       <View>
@@ -69,8 +78,7 @@ export function TodayScreen() {
           {cases.length === 0 ? 'Nothing is wrong anywhere this month.' : `${cases.length} of ${facts.plants.length} plants lack something this month; ${well} have all they want.`}
         </Strong>
       ) : null}
-      <FactorTally fits={answers?.plants.flatMap(({ fit }) => fit?.months[today.month - 1] ?? []) ?? []} />
-      {answers ? <OpenQuestions facts={facts} /> : null}
+      {wide ? around : null}
     </>
   );
   const troubles = (
@@ -89,6 +97,7 @@ export function TodayScreen() {
           ))}
         </View>
       ) : null}
+      {wide ? null : around}
     </>
   );
   return <TwoPanes first={day} second={troubles} />;
