@@ -21,7 +21,7 @@ test('moves a plant to a better spot, and takes the move back', async ({ page })
   await expect(troubles.first()).toContainText('Too dim all year');
   await page.getByRole('button', { name: /^Move here/ }).first().click();
   await expect(page.getByTestId('plant-whole')).not.toHaveText(before!);
-  await expect(page.getByText(/^Moved Golden pothos to/).first()).toBeVisible();
+  await expect(page.getByText(/^Moved Marbled pothos to/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('plant-whole')).toHaveText(before!);
 });

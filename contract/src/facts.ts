@@ -197,6 +197,12 @@ export const correctionSchema = z
     if (value < from || value > to) context.addIssue({ code: 'custom', path: ['value'], message: `From ${from} to ${to} ${unit}.` });
   }) satisfies z.ZodType<Correction>;
 
+/** Fields that came with later versions, as they stand for what was written before: nothing was said. */
+export const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string, unknown>>>>> = {
+  home: { restSchool: null, lightAim: 'whole' },
+  plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null },
+};
+
 /** The schema of each list, and how many entries a home may have of it. */
 export const factSchemas = {
   rooms: roomSchema,

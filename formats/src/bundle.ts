@@ -1,5 +1,5 @@
 /** Reads and writes the home bundle: refuses what is broken, foreign or of another version, with the place and the reason. */
-import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleSchema, type Bundle } from '@dulvan/contract';
+import { BUNDLE_FORMAT, BUNDLE_VERSION, UNSAID, bundleSchema, type Bundle } from '@dulvan/contract';
 import { problemsOf } from '@dulvan/core';
 import { parse as parseWithErrors, type ParseError } from 'jsonc-parser';
 import { z } from 'zod';
@@ -61,8 +61,8 @@ function fromVersion1(raw: unknown): unknown {
     if (!read.success) return facts as unknown;
     return {
       ...read.data,
-      home: { ...read.data.home, restSchool: null, lightAim: 'whole' },
-      plants: read.data.plants.map((plant) => ({ ...plant, parents: [], traits: [], stateSeenOn: null, restSchool: null })),
+      home: { ...UNSAID.home, ...read.data.home },
+      plants: read.data.plants.map((plant) => ({ ...UNSAID.plants, ...plant })),
       ownTaxa: [],
       corrections: [],
     };

@@ -41,6 +41,41 @@ async function refusal(work: Promise<unknown>): Promise<Refused> {
   throw new Error('It was not refused.');
 }
 
+describe('keeping the grower’s own knowledge', () => {
+  const own = { id: 'own-1', homeId: HOME, name: 'Pane hoya', common: ['left one'], synonyms: [], basedOn: 'hoya-carnosa', key: 'Never turn it.' };
+  const correction = { id: 'k1', homeId: HOME, taxonId: 'own-1', plantId: null, figure: 'light.thrivesFrom' as const, value: 5.5, reason: 'Buds at this', on: '2026-05-01' };
+
+  it('gives back own taxa, corrections, parents and traits as they were given, and takes them back in one', async () => {
+    const before = await store.facts(HOME);
+    const hybrid: Plant = { ...plant(before, 'p-moth'), parents: [{ taxonId: 'own-1', share: 0.25 }, { taxonId: 'hoya-carnosa', share: 0.75 }], traits: ['variegated', 'mounted'], restSchool: 'hard' };
+    const changes: Change[] = [{ list: 'ownTaxa', id: own.id, after: own }, { list: 'corrections', id: correction.id, after: correction }, { list: 'plants', id: hybrid.id, after: hybrid }];
+    const { facts, entry } = await store.change(HOME, { summary: 'Learnt', changes });
+    expect(facts!.ownTaxa).toEqual([own]);
+    expect(facts!.corrections).toContainEqual(correction);
+    expect(plant(facts!, 'p-moth')).toEqual(hybrid);
+    await store.undo(HOME, entry.id);
+    expect(await store.facts(HOME)).toEqual(before);
+  });
+
+  it('refuses a correction of a plant that is not there, and parents that are no whole, and stores neither', async () => {
+    const before = await store.facts(HOME);
+    const lost = await refusal(store.change(HOME, { summary: 'Lost', changes: [{ list: 'corrections', id: 'k2', after: { ...correction, id: 'k2', taxonId: null, plantId: 'gone' } }] }));
+    expect(lost.refusal.problems).toMatchObject([{ list: 'corrections', field: 'plantId' }]);
+    const half: Plant = { ...plant(before, 'p-moth'), parents: [{ taxonId: 'hoya-carnosa', share: 0.5 }] };
+    const short = await refusal(store.change(HOME, { summary: 'Half', changes: [{ list: 'ownTaxa', id: own.id, after: own }, { list: 'plants', id: half.id, after: half }] }));
+    expect(short.refusal.problems).toMatchObject([{ list: 'plants', field: 'parents' }]);
+    expect(await store.facts(HOME)).toEqual(before);
+  });
+
+  it('does not let a plant go and leave its correction behind', async () => {
+    const ofPlant = { ...correction, taxonId: null, plantId: 'p-moth' };
+    await store.change(HOME, { summary: 'Corrected', changes: [{ list: 'corrections', id: 'k1', after: ofPlant }] });
+    await refusal(store.change(HOME, { summary: 'Out', changes: [{ list: 'plants', id: 'p-moth', after: null }] }));
+    const { facts } = await store.change(HOME, { summary: 'Out', changes: [{ list: 'corrections', id: 'k1', after: null }, { list: 'plants', id: 'p-moth', after: null }] });
+    expect(facts!.plants.some(({ id }) => id === 'p-moth')).toBe(false);
+  });
+});
+
 describe('keeping a home', () => {
   it('gives back exactly the facts it was given', async () => {
     expect(sorted(await store.facts(HOME))).toEqual(sorted(sailLoft));

@@ -1,6 +1,6 @@
 /** Keeps homes: every write is one transaction that changes the facts and adds to the journal, or does neither. */
 import { applied, changesBetween, FACT_LISTS, type Bundle, type Change, type ChangeSet, type JournalEntry, type Refusal } from '@dulvan/contract';
-import { FACT_LIMITS } from '@dulvan/contract';
+import { FACT_LIMITS, UNSAID } from '@dulvan/contract';
 import { problemsOf, type FactList, type Home, type HomeFacts } from '@dulvan/core';
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { AnySQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
@@ -103,7 +103,7 @@ export class Store {
           throw refuse(409, 'Something it touched has changed since. Take the later change back first.');
         }
       }
-      const changes = row.changes.map((change) => ({ list: change.list, id: change.id, after: change.before }) as Change);
+      const changes = row.changes.map((change) => ({ list: change.list, id: change.id, after: change.before && { ...UNSAID[change.list], ...change.before } }) as Change);
       return commit(tx, homeId, before, changes, { kind: 'undo', summary: `Took back: ${row.summary}`, undoes: entryId }, this.now());
     });
   }
