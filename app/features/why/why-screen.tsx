@@ -126,7 +126,7 @@ function WhyFit({ facts, plantId, month, units }: { readonly facts: HomeFacts; r
           ],
           assumptions: [
             `Stage and growth state as you gave them; seasons by the ${facts.home.latitude < 0 ? 'southern' : 'northern'} calendar where you said nothing.`,
-            'Needs come from the catalogue; each says whether it rests on trials, growers’ practice or inference.',
+            'Needs come from the catalogue, with your own corrections over them; each says whether it rests on trials, growers’ practice or inference.',
           ],
           doubt: 'The order of spots is firmer than the percentages: differences under about 5 points mean little.',
         }}

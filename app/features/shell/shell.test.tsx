@@ -1,0 +1,55 @@
+/** The frame round every screen: the way about, what is tried, what just happened, a home that cannot be reached. */
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { useHome } from '../../state/home';
+import { caught, open, settled, showHome, shownHome } from '../../testing/shown-home';
+import { Shell } from './shell';
+
+beforeEach(() => {
+  showHome();
+  useHome.setState({ load: () => Promise.resolve() });
+});
+
+it('leads to all places by name', async () => {
+  await open(<Shell />);
+  for (const word of ['Today', 'Rooms', 'Plants', 'Catalogue', 'Place', 'Settings']) expect(screen.getByLabelText(word)).toBeTruthy();
+});
+
+it('shows what is tried until it is kept, and then stores it', async () => {
+  const [window] = shownHome.windows;
+  await open(<Shell />);
+  act(() => useHome.getState().tryOut('Window: net', [{ list: 'windows', id: 'w', after: { ...window!, curtainId: 'net', curtainMonths: [...window!.curtainMonths] } }]));
+  expect(screen.getByText('Window: net')).toBeTruthy();
+  fireEvent.press(screen.getByLabelText('Keep'));
+  await settled();
+  expect(caught[0]).toMatchObject({ summary: 'Window: net' });
+  expect(useHome.getState().trial).toBeNull();
+});
+
+it('puts a trial back without storing anything', async () => {
+  await open(<Shell />);
+  act(() => useHome.getState().tryOut('A try', []));
+  fireEvent.press(screen.getByLabelText('Put back'));
+  expect(screen.queryByText('A try')).toBeNull();
+  expect(caught).toEqual([]);
+});
+
+it('offers to take back what just happened, and can be closed', async () => {
+  const undone: unknown[] = [];
+  useHome.setState({ undo: (entries) => Promise.resolve(undone.push(entries)).then(() => null), notice: { text: 'Moved it', undo: [{ homeId: 'h', entryId: 'e' }] } });
+  await open(<Shell />);
+  fireEvent.press(screen.getByLabelText('Undo'));
+  await settled();
+  expect(undone).toEqual([[{ homeId: 'h', entryId: 'e' }]]);
+  fireEvent.press(screen.getByLabelText('Close this message'));
+  expect(screen.queryByText('Moved it')).toBeNull();
+});
+
+it('says why the home cannot be opened, and tries again', async () => {
+  let tries = 0;
+  useHome.setState({ status: 'failed', failure: 'The server cannot be reached.', load: () => Promise.resolve(void tries++) });
+  await open(<Shell />);
+  expect(screen.getByText('The server cannot be reached.')).toBeTruthy();
+  const before = tries;
+  fireEvent.press(screen.getByLabelText('Try again'));
+  expect(tries).toBe(before + 1);
+});
