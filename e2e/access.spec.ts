@@ -40,3 +40,23 @@ test('the keyboard reaches the navigation and the month', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Plants', level: 1 })).toBeVisible();
 });
+
+test('keys lead about, search, take back and keep, and rest while something is typed', async ({ page }) => {
+  await page.goto('/plants/p-pothos');
+  const before = await page.getByTestId('plant-whole').textContent();
+  await page.getByRole('button', { name: /^Move here/ }).first().click();
+  await expect(page.getByTestId('plant-whole')).not.toHaveText(before!);
+  await page.getByRole('button', { name: 'Close this message' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('plant-whole')).toHaveText(before!);
+  await page.keyboard.press('c');
+  await expect(page.getByRole('heading', { name: 'Catalogue', level: 1 })).toBeVisible();
+  await page.keyboard.press('f');
+  await page.keyboard.type('tarp');
+  await expect(page.getByLabel('Any name')).toHaveValue('tarp');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Take back the last change');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+});

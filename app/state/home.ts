@@ -33,6 +33,8 @@ interface HomeState {
   readonly facts: HomeFacts | null;
   readonly trial: Trial | null;
   readonly notice: Notice | null;
+  /** What the last change could be taken back by, though its notice has gone. */
+  readonly undoable: readonly Taken[];
   load(): Promise<void>;
   openHome(homeId: string): Promise<void>;
   /** Stores a change; null when it went through, else why not. */
@@ -55,6 +57,7 @@ export const useHome = create<HomeState>()(
       facts: null,
       trial: null,
       notice: null,
+      undoable: [],
 
       async load() {
         const homes = await ask('listHomes');
@@ -96,6 +99,7 @@ export const useHome = create<HomeState>()(
           facts,
           homes: facts ? [...known, facts.home] : known,
           notice: { text: summary, undo: [{ homeId: id, entryId: saved.value.entry.id }] },
+          undoable: [{ homeId: id, entryId: saved.value.entry.id }],
         });
         return null;
       },
@@ -106,7 +110,8 @@ export const useHome = create<HomeState>()(
         const saved = await ask('wipe', { params: { homeId: facts.home.id } });
         if (!saved.ok) return saved.refusal;
         const { entry } = saved.value;
-        set({ notice: { text: entry.summary, undo: [{ homeId: entry.homeId, entryId: entry.id }] }, trial: null });
+        const undo = [{ homeId: entry.homeId, entryId: entry.id }];
+        set({ notice: { text: entry.summary, undo }, undoable: undo, trial: null });
         await get().load();
         return null;
       },
@@ -118,7 +123,7 @@ export const useHome = create<HomeState>()(
             set({ notice: { text: saved.refusal.message, undo: [] } });
             return saved.refusal;
           }
-          set({ notice: { text: saved.value.entry.summary, undo: [] } });
+          set({ notice: { text: saved.value.entry.summary, undo: [] }, undoable: [] });
           useSettings.getState().setHomeId(homeId);
         }
         await get().load();
@@ -130,11 +135,13 @@ export const useHome = create<HomeState>()(
         if (!imported.ok) return imported.refusal;
         const { entries } = imported.value;
         const [entry] = entries;
+        const undo = entries.map(({ homeId, id }) => ({ homeId, entryId: id }));
         set({
           trial: null,
+          undoable: undo,
           notice: {
             text: entry ? `Imported ${entries.length === 1 ? 'one home' : `${entries.length} homes`}` : 'Nothing differed: all of it was here already',
-            undo: entries.map(({ homeId, id }) => ({ homeId, entryId: id })),
+            undo,
           },
         });
         await get().load();

@@ -3,6 +3,7 @@ import { taxa } from '@dulvan/catalogue';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
+import { useSettings } from '../../state/settings';
 import { went } from '../../testing/router.mock';
 import { caught, open, settled, showHome, shownHome, withRole, wordsIn } from '../../testing/shown-home';
 import { CatalogueScreen } from './catalogue-screen';
@@ -175,8 +176,28 @@ describe('own taxa', () => {
   });
 });
 
-it('writes figures with honest digits and their unit', () => {
-  expect(figureWords('light.thrivesFrom', 4.444)).toBe('4.4 mol a day');
-  expect(figureWords('light.peakPpfd', 812.4)).toBe('812 µmol/m²s');
-  expect(figureWords('care.waterAtShare', 0.35)).toBe('35 %');
+describe('figures in words', () => {
+  const metric = { temperature: 'C', length: 'cm', light: 'ppfd' } as const;
+
+  it('have honest digits and their unit, in the grower’s own', () => {
+    expect(figureWords('light.thrivesFrom', 4.444, metric)).toBe('4.4 mol a day');
+    expect(figureWords('light.peakPpfd', 812.4, metric)).toBe('812 µmol/m²s');
+    expect(figureWords('care.waterAtShare', 0.35, metric)).toBe('35 %');
+    expect(figureWords('warmth.lowest', 10, { ...metric, temperature: 'F' })).toBe('50 °F');
+    expect(figureWords('warmth.nightDrop', 5, { ...metric, temperature: 'F' })).toBe('9 °F');
+    expect(figureWords('care.matureHeightCm', 254, { ...metric, length: 'in' })).toBe('100 in');
+  });
+
+  it('are stored in SI when they are typed in another unit', async () => {
+    useSettings.setState({ units: { ...metric, temperature: 'F' } });
+    await open(<TaxonScreen taxonId="aloe-vera" />);
+    fireEvent.press(screen.getByLabelText('Show, and correct'));
+    fireEvent.press(screen.getByLabelText('Correct Warmth: lowest it survives'));
+    fireEvent.changeText(screen.getByLabelText('Your figure, °F'), '41');
+    fireEvent.changeText(screen.getByLabelText('Why'), 'A cold porch');
+    fireEvent.press(screen.getByLabelText('Keep this figure'));
+    await settled();
+    expect((caught[0]!.changes[0]!.after as { value: number }).value).toBeCloseTo(5, 6);
+    useSettings.setState({ units: metric });
+  });
 });

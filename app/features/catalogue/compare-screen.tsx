@@ -3,6 +3,7 @@ import { lookAlikes } from '@dulvan/catalogue';
 import { FIGURES, FIGURE_KEYS, figureOf, type Figure, type FigureKind, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { useUnits } from '../../state/settings';
 import { useKnownTaxon, useTaxonFinder } from '../../state/taxa';
 import { Button, TextLink } from '../../ui/button';
 import { Page, Row } from '../../ui/page';
@@ -46,6 +47,7 @@ function differs(key: Figure, p: Taxon, q: Taxon): boolean {
 
 function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon }) {
   const { line, accent } = useInk();
+  const units = useUnits();
   const twin = lookAlikes.find(({ one, other }) => [one, other].includes(first.id) && [one, other].includes(second.id));
   return (
     <View style={{ gap: SPACE.m }}>
@@ -77,7 +79,7 @@ function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon
               </View>
               {[first, second].map((taxon) => (
                 <View key={taxon.id} role="cell" style={{ flex: 2 }}>
-                  {apart ? <Strong>{figureWords(key, figureOf(taxon, key))}</Strong> : <Body>{figureWords(key, figureOf(taxon, key))}</Body>}
+                  {apart ? <Strong>{figureWords(key, figureOf(taxon, key), units)}</Strong> : <Body>{figureWords(key, figureOf(taxon, key), units)}</Body>}
                 </View>
               ))}
             </View>

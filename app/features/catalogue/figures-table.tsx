@@ -1,10 +1,11 @@
 /** Every figure of a taxon or of one plant, with how sure it is; each can be corrected with a reason, and the correction withdrawn. */
 import { correctionSchema } from '@dulvan/contract';
-import { FIGURES, FIGURE_KEYS, civilDateOf, figureOf, withFigure, wrongOrder, type Correction, type Figure, type Known, type Taxon } from '@dulvan/core';
+import { FIGURES, FIGURE_KEYS, celsiusToFahrenheit, civilDateOf, fahrenheitToCelsius, figureOf, withFigure, wrongOrder, type Correction, type Figure, type Known, type Taxon } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
+import { useUnits, type Units } from '../../state/settings';
 import { Button } from '../../ui/button';
 import { Field } from '../../ui/field';
 import { Row } from '../../ui/page';
@@ -16,11 +17,24 @@ import { typedNumber } from '../place/form-values';
 
 const SURE_WORD = { trial: 'from trials', practice: 'growers’ practice', inferred: 'inferred' } as const;
 
-/** A figure with honest digits and its unit. */
-export function figureWords(key: Figure, value: number): string {
+/** How a figure is shown and typed in the grower's units: shares as per cent, warmth as they read it. */
+function scaleOf(key: Figure, units: Units) {
   const { unit } = FIGURES[key];
-  if (unit === 'share') return `${Math.round(value * 100)} %`;
-  return `${Number(value.toFixed(Math.abs(value) < 10 ? 1 : 0))} ${unit}`;
+  const fahrenheit = units.temperature === 'F';
+  if (unit === 'share') return { unit: '%', show: (value: number) => value * 100, read: (shown: number) => shown / 100 };
+  if (unit === '°C' && fahrenheit) return { unit: '°F', show: celsiusToFahrenheit, read: fahrenheitToCelsius };
+  if (unit === 'K' && fahrenheit) return { unit: '°F', show: (value: number) => value * 1.8, read: (shown: number) => shown / 1.8 };
+  if (unit === 'cm' && units.length === 'in') return { unit: 'in', show: (value: number) => value / CM_PER_INCH, read: (shown: number) => shown * CM_PER_INCH };
+  return { unit, show: (value: number) => value, read: (shown: number) => shown };
+}
+
+const CM_PER_INCH = 2.54;
+const tidy = (value: number) => Number(value.toFixed(Math.abs(value) < 10 ? 1 : 0));
+
+/** A figure with honest digits and its unit. */
+export function figureWords(key: Figure, value: number, units: Units): string {
+  const { unit, show } = scaleOf(key, units);
+  return `${tidy(show(value))} ${unit}`;
 }
 
 function sureOf(taxon: Taxon, key: Figure): string {
@@ -38,6 +52,7 @@ interface Given {
 
 export function FiguresTable({ known, taxonId, plantId, name }: Given) {
   const change = useHome((state) => state.change);
+  const units = useUnits();
   const [open, setOpen] = useState<Figure | null>(null);
   const ownOf = (key: Figure) => known.corrections.find((correction) => correction.figure === key && correction.taxonId === taxonId && correction.plantId === plantId);
   const inheritedOf = (key: Figure) => known.corrections.find((correction) => correction.figure === key && correction.plantId !== plantId);
@@ -54,8 +69,8 @@ export function FiguresTable({ known, taxonId, plantId, name }: Given) {
                 <Body>{label}</Body>
               </View>
               <View role="cell" style={{ alignItems: 'flex-end' }}>
-                <Body style={{ fontVariant: ['tabular-nums'] }}>{figureWords(key, shownNow)}</Body>
-                <Small>{own ? `yours; before ${figureWords(key, figureOf(known.before, key))}` : sureOf(known.before, key)}</Small>
+                <Body style={{ fontVariant: ['tabular-nums'] }}>{figureWords(key, shownNow, units)}</Body>
+                <Small>{own ? `yours; before ${figureWords(key, figureOf(known.before, key), units)}` : sureOf(known.before, key)}</Small>
               </View>
               <View role="cell">
                 <Button label={`Correct ${label}`} onPress={() => setOpen(open === key ? null : key)}>
@@ -102,15 +117,16 @@ function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone 
   const draft = useDrafts((state) => state.drafts[draftKey]) ?? {};
   const { put, drop } = useDrafts.getState();
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const share = FIGURES[figure].unit === 'share';
+  const units = useUnits();
+  const { unit, show, read } = scaleOf(figure, units);
   const { from, to } = FIGURES[figure];
-  const scale = share ? 100 : 1;
-  const shownValue = draft.value ?? (before ? String(Number((before.value * scale).toFixed(2))) : '');
+  const rangeWords = `A number from ${Number(show(from).toFixed(1))} to ${Number(show(to).toFixed(1))} ${unit}.`;
+  const shownValue = draft.value ?? (before ? String(Number(show(before.value).toFixed(2))) : '');
   const reason = draft.reason ?? before?.reason ?? '';
   const save = async () => {
     if (!home) return;
     const on = todayAt(home.timeZone);
-    const parsed = correctionSchema.safeParse({ id: before?.id ?? newId(), homeId: home.id, taxonId, plantId, figure, value: typedNumber(shownValue) / scale, reason, on });
+    const parsed = correctionSchema.safeParse({ id: before?.id ?? newId(), homeId: home.id, taxonId, plantId, figure, value: read(typedNumber(shownValue)), reason, on });
     if (!parsed.success) {
       setErrors(Object.fromEntries(parsed.error.issues.map((issue) => [String(issue.path[0]), issue.path[0] === 'value' ? rangeWords : issue.message])));
       return;
@@ -118,7 +134,7 @@ function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone 
     const crossed = wrongOrder(withFigure(known.taxon, figure, parsed.data.value));
     if (crossed) {
       const other = crossed.lower === figure ? crossed.upper : crossed.lower;
-      setErrors({ value: `It would cross “${FIGURES[other].label}”, which stands at ${figureWords(other, figureOf(known.taxon, other))}. Correct that one first.` });
+      setErrors({ value: `It would cross “${FIGURES[other].label}”, which stands at ${figureWords(other, figureOf(known.taxon, other), units)}. Correct that one first.` });
       return;
     }
     const refusal = await change(`Corrected ${name}: ${FIGURES[figure].label}`, [{ list: 'corrections', id: parsed.data.id, after: parsed.data as Correction }]);
@@ -129,8 +145,6 @@ function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone 
     drop(draftKey);
     onDone();
   };
-  const unit = share ? '%' : FIGURES[figure].unit;
-  const rangeWords = `A number from ${from * scale} to ${to * scale} ${unit}.`;
   return (
     <View style={{ gap: SPACE.s, paddingVertical: SPACE.s }}>
       <Field label="Your figure" kind="number" unit={unit} value={shownValue} onValue={(value) => put(draftKey, { ...draft, value })} error={errors.value} help={rangeWords} />

@@ -6,6 +6,7 @@ import { KNOWLEDGE_LIMIT, readKnowledge, writeKnowledgeCsv, writeKnowledgeJson, 
 import { useRef, useState, type ChangeEvent } from 'react';
 import { FlatList, View } from 'react-native';
 import { useFacts, useHome } from '../../state/home';
+import { useUnits } from '../../state/settings';
 import { Button, RowLink, TextLink } from '../../ui/button';
 import { saveFile } from '../../ui/files';
 import { Row } from '../../ui/page';
@@ -57,6 +58,7 @@ function OwnRow({ facts, id }: { readonly facts: HomeFacts; readonly id: string 
 
 function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: string }) {
   const { line } = useInk();
+  const units = useUnits();
   const change = useHome((state) => state.change);
   const correction = facts.corrections.find((candidate) => candidate.id === id)!;
   const { figure, plantId, taxonId, value, reason, on } = correction;
@@ -65,7 +67,7 @@ function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: 
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderBottomWidth: 1, borderColor: line, paddingVertical: SPACE.s }}>
       <View style={{ flex: 1 }}>
-        <Body>{`${whose}: ${FIGURES[figure].label}, ${figureWords(figure, value)}`}</Body>
+        <Body>{`${whose}: ${FIGURES[figure].label}, ${figureWords(figure, value, units)}`}</Body>
         <Small>{`“${reason}”, ${on}`}</Small>
       </View>
       <Button label={`Withdraw ${FIGURES[figure].label} of ${whose}`} onPress={() => void change(`Withdrew a correction of ${whose}: ${FIGURES[figure].label}`, [{ list: 'corrections', id, after: null }])}>

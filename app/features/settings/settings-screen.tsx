@@ -33,6 +33,7 @@ export function SettingsScreen() {
       <Labelled label="Light or dark">
         <Choices label="Light or dark" value={appearance} onValue={(value) => setAppearance(value as 'auto' | 'light' | 'dark')} choices={[{ value: 'auto', word: 'As the device' }, { value: 'light', word: 'Light' }, { value: 'dark', word: 'Dark' }]} />
       </Labelled>
+      <Small>On a keyboard, press ? for the list of keys.</Small>
       <Rule />
       <Homes />
       <Rule />

@@ -10,6 +10,7 @@ import { FONT, SPACE, TOUCH } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
 import { FoundHome } from './found-home';
+import { Shortcuts } from './shortcuts';
 
 const PLACES = [
   { href: '/', word: 'Today', icon: 'weather-sunset-up' },
@@ -40,6 +41,7 @@ export function Shell() {
         </View>
       </View>
       {wide ? null : <Places path={path} />}
+      <Shortcuts />
     </View>
   );
 }
