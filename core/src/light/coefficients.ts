@@ -25,11 +25,6 @@ export interface Fineness {
   readonly most: number;
 }
 
-/** Fine enough for the reference rooms: direct sky and ground within 2 %. A study of convergence is still to be made. */
-export const SPOT_FINENESS: Fineness = { cellPerDistance: 0.22, least: 6, most: 36 };
-/** Walls only pass light on, so they bear a coarser look at the window. */
-export const SURFACE_FINENESS: Fineness = { cellPerDistance: 0.5, least: 3, most: 14 };
-
 /** What a surface gets straight through a window. */
 export interface DirectLight extends Coefficients {
   /** Irradiance for an exitance of 1 from a curtain that fills the window: its configuration factor, less what boards hide. */

@@ -26,18 +26,19 @@ export interface Enclosure {
   readonly faces: readonly Rectangle[];
 }
 
-/** Patches along each edge of a face before window edges are added; narrower toward the corners, where light changes fastest. */
-const PATCHES_ALONG = 6;
 /** Lines nearer to a window edge than this share of the face give way to it. */
 const TOO_NEAR = 0.04;
 
 type Shape = Pick<Room, 'widthM' | 'depthM' | 'heightM' | 'floorReflectance' | 'wallReflectance' | 'ceilingReflectance'>;
 
-/** Builds the surfaces of a room. Window glass in a wall returns nothing: it is cut out as black patches. */
-export function enclosureOf(room: Shape, openings: readonly Rectangle[]): Enclosure {
+/**
+ * Builds the surfaces of a room. Window glass in a wall returns nothing: it is cut out as black patches.
+ * @param patchesAlong each edge of a face before window edges are added; narrower toward the corners, where light changes fastest
+ */
+export function enclosureOf(room: Shape, openings: readonly Rectangle[], patchesAlong: number): Enclosure {
   const faces = facesOf(room);
   const reflectances = [room.floorReflectance, room.ceilingReflectance, ...Array<number>(4).fill(room.wallReflectance)];
-  const lines = faces.map((face) => gridLines(face, openings));
+  const lines = faces.map((face) => gridLines(face, openings, patchesAlong));
   const patches: Patch[] = [];
   const firstOf: number[] = [];
   faces.forEach((face, index) => {
@@ -138,7 +139,7 @@ function holds(r: Rectangle, point: Vec): boolean {
   return u > 0 && u < r.sizeU && v > 0 && v < r.sizeV;
 }
 
-function gridLines(face: Rectangle, openings: readonly Rectangle[]): { u: number[]; v: number[] } {
+function gridLines(face: Rectangle, openings: readonly Rectangle[], patchesAlong: number): { u: number[]; v: number[] } {
   const cutsU: number[] = [];
   const cutsV: number[] = [];
   for (const opening of openings) {
@@ -149,11 +150,11 @@ function gridLines(face: Rectangle, openings: readonly Rectangle[]): { u: number
     cutsU.push(u, u + opening.sizeU);
     cutsV.push(v, v + opening.sizeV);
   }
-  return { u: linesAlong(face.sizeU, cutsU), v: linesAlong(face.sizeV, cutsV) };
+  return { u: linesAlong(face.sizeU, cutsU, patchesAlong), v: linesAlong(face.sizeV, cutsV, patchesAlong) };
 }
 
-function linesAlong(size: number, cuts: readonly number[]): number[] {
-  const graded = Array.from({ length: PATCHES_ALONG + 1 }, (_, i) => (size * (1 - Math.cos((Math.PI * i) / PATCHES_ALONG))) / 2);
+function linesAlong(size: number, cuts: readonly number[], patchesAlong: number): number[] {
+  const graded = Array.from({ length: patchesAlong + 1 }, (_, i) => (size * (1 - Math.cos((Math.PI * i) / patchesAlong))) / 2);
   const inner = graded.slice(1, -1).filter((line) => cuts.every((cut) => Math.abs(cut - line) > TOO_NEAR * size));
   const held = cuts.filter((cut) => cut > 1e-6 && cut < size - 1e-6);
   const lines = [0, ...inner, ...held, size].sort((p, q) => p - q);

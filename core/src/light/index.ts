@@ -4,6 +4,7 @@ export * from './glass';
 export * from './instant';
 export * from './pane';
 export * from './photoperiod';
+export * from './resolution';
 export * from './room';
 export * from './window-year';
 export * from './year';

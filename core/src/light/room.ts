@@ -3,8 +3,6 @@ import { SKY_NODES, nodeDirection } from '../sky';
 import { directionInRoom, length, minus, pointOn, times, type Rectangle, type Vec } from '../room';
 import type { Room } from '../home/facts';
 import {
-  SPOT_FINENESS,
-  SURFACE_FINENESS,
   addDirectLight,
   directLight,
   emptyCoefficients,
@@ -14,6 +12,7 @@ import {
 } from './coefficients';
 import { enclosureOf, hitFace, type Enclosure } from './enclosure';
 import type { Pane, Receiver } from './pane';
+import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
 
 /** What each patch of the room gets straight from a window, kept flat since it is summed for every spot. */
 interface PatchLight {
@@ -43,32 +42,31 @@ interface PaneInRoom {
 }
 
 export interface LitRoom {
+  readonly resolution: Resolution;
   readonly room: Room;
   readonly boards: readonly Rectangle[];
   readonly enclosure: Enclosure;
   readonly panes: readonly PaneInRoom[];
 }
 
-/** Cells along each edge of a window when the sun's beam is carried to the room's surfaces. */
-const SUN_CELLS = 8;
-
 /** Traces a room's windows onto its own surfaces. The boards shade spots, not walls. */
-export function litRoom(room: Room, panes: readonly Pane[], boards: readonly Rectangle[]): LitRoom {
-  const enclosure = enclosureOf(room, panes.map((pane) => pane.opening));
+export function litRoom(room: Room, panes: readonly Pane[], boards: readonly Rectangle[], resolution = DEFAULT_RESOLUTION): LitRoom {
+  const enclosure = enclosureOf(room, panes.map((pane) => pane.opening), resolution.patchesAlong);
   return {
+    resolution,
     room,
     boards,
     enclosure,
     panes: panes.map((pane) => ({
       pane,
       flux: fluxThrough(pane),
-      onPatches: patchLight(pane, enclosure),
-      sunOnPatches: sunOnPatches(room, pane, enclosure),
+      onPatches: patchLight(pane, enclosure, resolution),
+      sunOnPatches: sunOnPatches(room, pane, enclosure, resolution.sunCells),
     })),
   };
 }
 
-function patchLight(pane: Pane, enclosure: Enclosure): PatchLight {
+function patchLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): PatchLight {
   const { patches } = enclosure;
   const count = patches.length;
   const all = new Float64Array(count * SKY_NODES);
@@ -79,7 +77,7 @@ function patchLight(pane: Pane, enclosure: Enclosure): PatchLight {
     const { rectangle, reflectance } = patches[patch]!;
     if (reflectance === 0) continue;
     const light: DirectLight = { sky: all.subarray(patch * SKY_NODES, (patch + 1) * SKY_NODES), ground: 0, obstruction: 0, veil: 0 };
-    addMeanLight(light, pane, rectangle);
+    addMeanLight(light, pane, rectangle, resolution);
     ground[patch] = light.ground;
     obstruction[patch] = light.obstruction;
     veil[patch] = light.veil;
@@ -126,24 +124,24 @@ function gather(light: PatchLight, importance: Float64Array): DirectLight {
 const FAR_PATCH = 3;
 
 /** Adds the mean over a patch of what it gets straight from a window, from two by two points when it is near. */
-function addMeanLight(mean: DirectLight, pane: Pane, patch: Rectangle): void {
+function addMeanLight(mean: DirectLight, pane: Pane, patch: Rectangle, resolution: Resolution): void {
   const away = length(minus(pointOn(patch, 0.5, 0.5), pointOn(pane.opening, 0.5, 0.5)));
   const far = away > FAR_PATCH * Math.max(patch.sizeU, patch.sizeV, pane.opening.sizeU, pane.opening.sizeV);
   const points = far ? [0.5] : [0.2113, 0.7887];
   for (const u of points) {
     for (const v of points) {
-      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(patch, u, v), normal: patch.normal }, [], SURFACE_FINENESS);
+      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(patch, u, v), normal: patch.normal }, [], resolution.surface);
     }
   }
 }
 
-function sunOnPatches(room: Room, pane: Pane, enclosure: Enclosure): SunOnPatches[] {
+function sunOnPatches(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number): SunOnPatches[] {
   const { opening } = pane;
   const { normal } = opening;
-  const cellArea = (opening.sizeU * opening.sizeV) / SUN_CELLS ** 2;
+  const cellArea = (opening.sizeU * opening.sizeV) / sunCells ** 2;
   const cells: Vec[] = [];
-  for (let i = 0; i < SUN_CELLS; i++) {
-    for (let j = 0; j < SUN_CELLS; j++) cells.push(pointOn(opening, (i + 0.5) / SUN_CELLS, (j + 0.5) / SUN_CELLS));
+  for (let i = 0; i < sunCells; i++) {
+    for (let j = 0; j < sunCells; j++) cells.push(pointOn(opening, (i + 0.5) / sunCells, (j + 0.5) / sunCells));
   }
   const sums = new Float64Array(enclosure.patches.length);
   const beams: SunOnPatches[] = [];
@@ -199,6 +197,6 @@ export function spotWindows(lit: LitRoom, receiver: Receiver): SpotWindow[] {
       for (let i = 0; i < patches.length; i++) sum += importance[patches[i]!]! * irradiances[i]!;
       sunReflected[node] = sum;
     }
-    return { pane, direct: directLight(pane, receiver, lit.boards, SPOT_FINENESS), reflected, sunReflected, flux };
+    return { pane, direct: directLight(pane, receiver, lit.boards, lit.resolution.spot), reflected, sunReflected, flux };
   });
 }

@@ -1,7 +1,7 @@
 /** What one window gives a spot through the year with its curtain open: the spot's coefficients times the outdoor year. */
 import { readAtNodes } from '../sky/nodes';
 import { OVERCAST_SKY } from '../sky/radiance';
-import { HOUR_BINS, STEP_MINUTES, type SkyYear } from '../sky/year';
+import { HOUR_BINS, type SkyYear } from '../sky/year';
 import { directionInRoom } from '../room/geometry';
 import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
@@ -12,7 +12,8 @@ import type { SpotWindow } from './room';
 /** Beam irradiance from which the sun is said to shine, W m-2. World Meteorological Organization. */
 const SUNSHINE_THRESHOLD = 120;
 
-const QUARTERS = 60 / STEP_MINUTES;
+/** The beam is summed by quarters of an hour for what it gives after reflection, however fine the steps. */
+const QUARTERS = 4;
 
 /** Scalars by bin that a set of coefficients gives under the mean skies of a year. */
 interface BinnedCoefficients {
@@ -110,8 +111,8 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     steps.push(step);
     toSuns.push(toSun.x, toSun.y, toSun.z);
     const bin = sky.bin[step]!;
-    const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
-    const quarter = bin * QUARTERS + sky.quarter[step]!;
+    const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
+    const quarter = bin * QUARTERS + Math.floor((sky.slot[step]! * sky.stepMinutes) / 15);
     let beam = 0;
     for (let type = 0; type < dayTypes; type++) {
       const dni = sky.dni[step * dayTypes + type]!;
@@ -140,7 +141,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
 
 function addBeam(target: Float64Array, sky: SkyYear, step: number, coefficient: number): void {
   const bin = sky.bin[step]!;
-  const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
+  const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
   const types = sky.dayTypes;
   for (let type = 0; type < types; type++) {
     target[bin * types + type]! += sky.dni[step * types + type]! * coefficient * hours;
@@ -174,7 +175,7 @@ export function windowYear(
   }
   const { opening } = spot.pane;
   let hourOf = -1;
-  let lastQuarter = 4;
+  let lastSlot = 60;
   let hourSum = 0;
   for (let i = 0; i < outside.steps.length; i++) {
     const x = outside.toSun[3 * i]!;
@@ -187,7 +188,7 @@ export function windowYear(
     const onLeaf = passed * z;
     addBeam(sunDirect, sky, step, onLeaf);
     const bin = sky.bin[step]!;
-    const hours = STEP_MINUTES / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
+    const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
     let sunny = 0;
     let brightest = 0;
     for (let type = 0; type < dayTypes; type++) {
@@ -195,12 +196,12 @@ export function windowYear(
       if (dni > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
       brightest = Math.max(brightest, dni * onLeaf);
     }
-    // Steps come in order of time: another hour, or an earlier quarter of it, is another day's.
-    const quarter = sky.quarter[step]!;
-    if (bin !== hourOf || quarter <= lastQuarter) hourSum = 0;
+    // Steps come in order of time: another hour, or an earlier part of it, is another day's.
+    const slot = sky.slot[step]!;
+    if (bin !== hourOf || slot <= lastSlot) hourSum = 0;
     hourOf = bin;
-    lastQuarter = quarter;
-    hourSum += brightest / QUARTERS;
+    lastSlot = slot;
+    hourSum += (brightest * sky.stepMinutes) / 60;
     sunPeak[bin] = Math.max(sunPeak[bin]!, hourSum);
     sunHoursPossible[bin]! += hours;
     sunHoursLikely[bin]! += hours * sunny;

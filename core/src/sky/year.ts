@@ -47,8 +47,9 @@ export interface SkyYear {
   readonly steps: number;
   /** Bin (`month0 * 24 + hour`) of each step. */
   readonly bin: Uint16Array;
-  /** Quarter of its hour, 0..3. */
-  readonly quarter: Uint8Array;
+  /** Length of a step, minutes, and which step of its hour each is, from 0. */
+  readonly stepMinutes: number;
+  readonly slot: Uint8Array;
   readonly azimuthDeg: Float32Array;
   readonly elevationDeg: Float32Array;
   /** Direct normal irradiance, W m-2, `step * dayTypes + type`. */
@@ -61,22 +62,27 @@ export interface SkyYear {
   readonly clearShape: Float32Array;
 }
 
+/** Lengths a step may have: whole parts of a quarter hour, so that the beam can be summed by quarters. */
+export type StepMinutes = 15 | 7.5 | 5 | 3.75;
+
 export interface SkyYearRequest {
   readonly place: Place;
   /** IANA name; a fixed offset is written as Etc/GMT-2 (two hours east). */
   readonly timeZone: string;
   readonly year: number;
   readonly weather: Weather;
+  /** Defaults to 15 (docs/convergence.md). */
+  readonly stepMinutes?: StepMinutes;
 }
 
 /** Days of each month on which the clear sky's shape is taken: it changes slowly, unlike the sun's patch on a leaf. */
 const SHAPE_DAYS = [5, 15, 25];
 
-/** Computes the outdoor year at 15-minute steps, the sun taken at the middle of each. */
-export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): SkyYear {
+/** Computes the outdoor year step by step, the sun taken at the middle of each. */
+export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MINUTES }: SkyYearRequest): SkyYear {
   const types = weather.dayTypes;
   const bin: number[] = [];
-  const quarter: number[] = [];
+  const slot: number[] = [];
   const azimuth: number[] = [];
   const elevation: number[] = [];
   const dni: number[] = [];
@@ -89,7 +95,7 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
   const step: WeatherStep = { dni: new Float64Array(types), dhi: new Float64Array(types), clearShare: new Float64Array(types) };
 
   for (let month0 = 0; month0 < 12; month0++) {
-    const perDay = STEP_MINUTES / 60 / monthDays[month0]!;
+    const perDay = stepMinutes / 60 / monthDays[month0]!;
     const offsetOf = noonOffsets(year, month0, monthDays[month0]!, timeZone);
     for (let day = 1; day <= monthDays[month0]!; day++) {
       const offsetMs = offsetOf(day) * MINUTE_MS;
@@ -102,9 +108,9 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
       const declinationDeg = (first.declinationDeg + last.declinationDeg) / 2;
       const sunsetHourAngle = sunsetAngle(place.latitude, declinationDeg);
       const takesShape = SHAPE_DAYS.includes(day);
-      for (let minute = 0; minute < 1440; minute += STEP_MINUTES) {
+      for (let minute = 0; minute < 1440; minute += stepMinutes) {
         // Hours of the bins follow the offset in force at noon, so that a clock change does not split a day.
-        const share = (minute + STEP_MINUTES / 2) / 1440;
+        const share = (minute + stepMinutes / 2) / 1440;
         const hourAngleDeg = first.greenwichHourAngleDeg + turned * share;
         const declination = first.declinationDeg + (last.declinationDeg - first.declinationDeg) * share;
         const sun = sunSeenFrom(place, declination, hourAngleDeg);
@@ -123,7 +129,7 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
           declinationDeg,
         });
         bin.push(at);
-        quarter.push((minute % 60) / STEP_MINUTES);
+        slot.push((minute % 60) / stepMinutes);
         azimuth.push(sun.azimuthDeg);
         elevation.push(sun.elevationDeg);
         let clearEnergy = 0;
@@ -152,7 +158,8 @@ export function skyYear({ place, timeZone, year, weather }: SkyYearRequest): Sky
     daysInMonth: monthDays,
     steps: bin.length,
     bin: Uint16Array.from(bin),
-    quarter: Uint8Array.from(quarter),
+    stepMinutes,
+    slot: Uint8Array.from(slot),
     azimuthDeg: Float32Array.from(azimuth),
     elevationDeg: Float32Array.from(elevation),
     dni: Float32Array.from(dni),
