@@ -53,7 +53,7 @@ export function addDirectLight(
   const { opening } = pane;
   const { corner, edgeU, edgeV, normal: out } = opening;
   const { point, normal } = receiver;
-  const near = nearestDistance(opening, point);
+  const near = distanceTo(opening, point);
   // The rim of a ring of obstructions runs in a curve over the pane: smaller cells follow it.
   const fine = pane.outside.kind === 'ring' ? { ...fineness, least: fineness.least * 4 } : fineness;
   const cellsU = cellCount(opening.sizeU, near, fineness);
@@ -142,7 +142,8 @@ function rowsOf(pane: Pane, point: Vec, near: number, fineness: Fineness): { mid
   return rows;
 }
 
-function nearestDistance(r: Rectangle, p: Vec): number {
+/** From a point to the nearest point of a rectangle, m; at least 2 cm. */
+export function distanceTo(r: Rectangle, p: Vec): number {
   const dx = p.x - r.corner.x;
   const dy = p.y - r.corner.y;
   const dz = p.z - r.corner.z;

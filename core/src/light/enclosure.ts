@@ -13,14 +13,21 @@ interface Patch {
   readonly face: number;
 }
 
+/** A quarter of a patch: first light is kept this finely, since a spot close to a wall sees little but the wall beside it. */
+interface Piece extends Patch {
+  /** The patch it is a quarter of, in the exchange between walls. */
+  readonly of: number;
+}
+
 /** A room's surfaces, ready to answer what a light on them gives elsewhere. */
 export interface Enclosure {
-  readonly patches: readonly Patch[];
+  readonly patches: readonly Piece[];
   /** Index of the patch that holds a point of a face, for light that is traced onto it. */
   patchAt(face: number, point: Vec): number;
   /**
    * How much each patch's first light counts at a receiver after all bounces: irradiance there per unit of
-   * irradiance on the patch.
+   * irradiance on the patch. What comes straight from it is told by the piece, what comes by further bounces by the
+   * larger patches of the exchange.
    */
   importance(receiver: Receiver, boards: readonly Rectangle[]): Float64Array;
   readonly faces: readonly Rectangle[];
@@ -39,52 +46,81 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[], patches
   const faces = facesOf(room);
   const reflectances = [room.floorReflectance, room.ceilingReflectance, ...Array<number>(4).fill(room.wallReflectance)];
   const lines = faces.map((face) => gridLines(face, openings, patchesAlong));
-  const patches: Patch[] = [];
-  const firstOf: number[] = [];
-  faces.forEach((face, index) => {
-    firstOf.push(patches.length);
-    const { u, v } = lines[index]!;
-    for (let i = 0; i + 1 < u.length; i++) {
-      for (let j = 0; j + 1 < v.length; j++) {
-        const rectangle: Rectangle = {
-          ...face,
-          corner: pointOn(face, u[i]! / face.sizeU, v[j]! / face.sizeV),
-          sizeU: u[i + 1]! - u[i]!,
-          sizeV: v[j + 1]! - v[j]!,
-        };
-        const centre = pointOn(rectangle, 0.5, 0.5);
-        const black = openings.some((opening) => liesOn(opening, face) && holds(opening, centre));
-        patches.push({
-          rectangle,
-          centre,
-          area: rectangle.sizeU * rectangle.sizeV,
-          reflectance: black ? 0 : reflectances[index]!,
-          face: index,
-        });
-      }
-    }
-  });
-  const factor = factorise(patches);
+  const fineLines = lines.map(({ u, v }) => ({ u: halved(u), v: halved(v) }));
+  const coarse = faces.flatMap((face, index) => cellsOf(face, index, lines[index]!, reflectances[index]!, openings));
+  const coarseAt = finderOf(faces, lines);
+  const pieces = faces
+    .flatMap((face, index) => cellsOf(face, index, fineLines[index]!, reflectances[index]!, openings))
+    .map((piece): Piece => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
+  const factor = factorise(coarse);
   return {
     faces,
-    patches,
-    patchAt(face, point) {
-      const { u, v } = lines[face]!;
-      const arm = minus(point, faces[face]!.corner);
-      const i = cellOf(u, dot(arm, faces[face]!.edgeU));
-      const j = cellOf(v, dot(arm, faces[face]!.edgeV));
-      return firstOf[face]! + i * (v.length - 1) + j;
-    },
+    patches: pieces,
+    patchAt: finderOf(faces, fineLines),
     importance(receiver, boards) {
-      const seen = new Float64Array(patches.length);
-      for (let i = 0; i < seen.length; i++) {
-        const patch = patches[i]!;
-        if (patch.reflectance === 0) continue;
-        const view = viewOf(patch, receiver);
-        if (view > 0 && !isHidden(patch.centre, receiver.point, boards)) seen[i] = view;
+      const straight = new Float64Array(pieces.length);
+      const seen = new Float64Array(coarse.length);
+      for (let i = 0; i < straight.length; i++) {
+        const piece = pieces[i]!;
+        if (piece.reflectance === 0) continue;
+        const whole = viewOf(piece, receiver);
+        if (whole === 0) continue;
+        const view = whole * shareSeen(piece.rectangle, receiver.point, boards);
+        straight[i] = view;
+        seen[piece.of]! += view;
       }
-      return solve(factor, seen);
+      const gathered = solve(factor, seen);
+      for (let i = 0; i < straight.length; i++) {
+        const { of, area, reflectance } = pieces[i]!;
+        if (reflectance === 0) continue;
+        const byBounces = gathered[of]! - reflectance * seen[of]!;
+        straight[i] = reflectance * straight[i]! + (byBounces * area) / coarse[of]!.area;
+      }
+      return straight;
     },
+  };
+}
+
+interface Lines {
+  readonly u: readonly number[];
+  readonly v: readonly number[];
+}
+
+const halved = (lines: readonly number[]) => lines.flatMap((line, i) => (i === 0 ? [line] : [(lines[i - 1]! + line) / 2, line]));
+
+/** The patches of one face between its lines, row by row. */
+function cellsOf(face: Rectangle, index: number, { u, v }: Lines, reflectance: number, openings: readonly Rectangle[]): Patch[] {
+  const patches: Patch[] = [];
+  for (let i = 0; i + 1 < u.length; i++) {
+    for (let j = 0; j + 1 < v.length; j++) {
+      const rectangle: Rectangle = {
+        ...face,
+        corner: pointOn(face, u[i]! / face.sizeU, v[j]! / face.sizeV),
+        sizeU: u[i + 1]! - u[i]!,
+        sizeV: v[j + 1]! - v[j]!,
+      };
+      const centre = pointOn(rectangle, 0.5, 0.5);
+      const black = openings.some((opening) => liesOn(opening, face) && holds(opening, centre));
+      patches.push({ rectangle, centre, area: rectangle.sizeU * rectangle.sizeV, reflectance: black ? 0 : reflectance, face: index });
+    }
+  }
+  return patches;
+}
+
+/** Finds the cell of a face that holds a point, in the order of `cellsOf`. */
+function finderOf(faces: readonly Rectangle[], lines: readonly Lines[]): (face: number, point: Vec) => number {
+  const firstOf: number[] = [];
+  let count = 0;
+  for (const { u, v } of lines) {
+    firstOf.push(count);
+    count += (u.length - 1) * (v.length - 1);
+  }
+  return (face, point) => {
+    const { u, v } = lines[face]!;
+    const arm = minus(point, faces[face]!.corner);
+    const i = cellOf(u, dot(arm, faces[face]!.edgeU));
+    const j = cellOf(v, dot(arm, faces[face]!.edgeV));
+    return firstOf[face]! + i * (v.length - 1) + j;
   };
 }
 
@@ -200,9 +236,20 @@ function exchange(p: Patch, q: Patch): number {
   return (p.area * sum) / 4;
 }
 
-function isHidden(at: Vec, from: Vec, boards: readonly Rectangle[]): boolean {
-  for (const board of boards) if (crosses(board, from, at)) return true;
-  return false;
+/** Points along each edge of a patch by which the shade of a board on it is told. */
+const SHADE_POINTS = 3;
+
+/** The share of a patch that boards leave in view. */
+function shareSeen(patch: Rectangle, from: Vec, boards: readonly Rectangle[]): number {
+  if (boards.length === 0) return 1;
+  let open = 0;
+  for (let i = 0; i < SHADE_POINTS; i++) {
+    for (let j = 0; j < SHADE_POINTS; j++) {
+      const at = pointOn(patch, (i + 0.5) / SHADE_POINTS, (j + 0.5) / SHADE_POINTS);
+      if (!boards.some((board) => crosses(board, from, at))) open++;
+    }
+  }
+  return open / SHADE_POINTS ** 2;
 }
 
 /** Cholesky factor of the room's exchange matrix over the patches that reflect, lower triangle, row by row. */

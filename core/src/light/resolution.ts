@@ -2,7 +2,7 @@
 import type { Fineness } from './coefficients';
 
 export interface Resolution {
-  /** Patches along each edge of a face in the radiosity. */
+  /** Patches along each edge of a face in the exchange between walls; first light is kept on quarters of them. */
   readonly patchesAlong: number;
   /** Cells of a window as seen from a spot. */
   readonly spot: Fineness;
@@ -16,5 +16,5 @@ export const DEFAULT_RESOLUTION: Resolution = {
   patchesAlong: 6,
   spot: { cellPerDistance: 0.22, least: 6, most: 36 },
   surface: { cellPerDistance: 0.5, least: 3, most: 14 },
-  sunCells: 8,
+  sunCells: 12,
 };

@@ -1,9 +1,10 @@
 /** A room made ready to light its spots: its panes, boards and surfaces, and what each window gives to each surface. */
 import { SKY_NODES, nodeDirection } from '../sky';
-import { directionInRoom, length, minus, pointOn, times, type Rectangle, type Vec } from '../room';
+import { directionInRoom, pointOn, times, type Rectangle, type Vec } from '../room';
 import type { Room } from '../home/facts';
 import {
   addDirectLight,
+  distanceTo,
   directLight,
   emptyCoefficients,
   fluxThrough,
@@ -121,13 +122,12 @@ function gather(light: PatchLight, importance: Float64Array): DirectLight {
 }
 
 /** Patches farther from a window than this many times their own width are looked at from their centre alone. */
-const FAR_PATCH = 3;
+const FAR_PATCH = 2;
 
 /** Adds the mean over a patch of what it gets straight from a window, from two by two points when it is near. */
 function addMeanLight(mean: DirectLight, pane: Pane, patch: Rectangle, resolution: Resolution): void {
-  const away = length(minus(pointOn(patch, 0.5, 0.5), pointOn(pane.opening, 0.5, 0.5)));
-  const far = away > FAR_PATCH * Math.max(patch.sizeU, patch.sizeV, pane.opening.sizeU, pane.opening.sizeV);
-  const points = far ? [0.5] : [0.2113, 0.7887];
+  const away = distanceTo(pane.opening, pointOn(patch, 0.5, 0.5));
+  const points = away > FAR_PATCH * Math.max(patch.sizeU, patch.sizeV) ? [0.5] : [0.2113, 0.7887];
   for (const u of points) {
     for (const v of points) {
       addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(patch, u, v), normal: patch.normal }, [], resolution.surface);

@@ -78,7 +78,13 @@ export interface SkyYearRequest {
 /** Days of each month on which the clear sky's shape is taken: it changes slowly, unlike the sun's patch on a leaf. */
 const SHAPE_DAYS = [5, 15, 25];
 
-/** Computes the outdoor year step by step, the sun taken at the middle of each. */
+/**
+ * Each day the sun is taken at another place within its steps, spread evenly over the days of a month: a patch of sun that
+ * comes and goes within a step is then counted for its share, at no cost. Weyl's sequence of the golden ratio.
+ */
+const GOLDEN_RATIO = (Math.sqrt(5) - 1) / 2;
+
+/** Computes the outdoor year step by step. */
 export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MINUTES }: SkyYearRequest): SkyYear {
   const types = weather.dayTypes;
   const bin: number[] = [];
@@ -108,9 +114,10 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
       const declinationDeg = (first.declinationDeg + last.declinationDeg) / 2;
       const sunsetHourAngle = sunsetAngle(place.latitude, declinationDeg);
       const takesShape = SHAPE_DAYS.includes(day);
+      const within = (ordinal * GOLDEN_RATIO) % 1;
       for (let minute = 0; minute < 1440; minute += stepMinutes) {
         // Hours of the bins follow the offset in force at noon, so that a clock change does not split a day.
-        const share = (minute + stepMinutes / 2) / 1440;
+        const share = (minute + stepMinutes * within) / 1440;
         const hourAngleDeg = first.greenwichHourAngleDeg + turned * share;
         const declination = first.declinationDeg + (last.declinationDeg - first.declinationDeg) * share;
         const sun = sunSeenFrom(place, declination, hourAngleDeg);
