@@ -100,3 +100,28 @@ describe('endpoints', () => {
     }
   });
 });
+
+describe('the grower’s own knowledge at the edge', () => {
+  const own = { id: 'own-1', homeId: 'h', name: 'Mine', common: [], synonyms: [], basedOn: 'group-ferns', key: '' };
+  const correction = { id: 'k', homeId: 'h', taxonId: 'aloe-vera', plantId: null, figure: 'light.thrivesFrom', value: 5, reason: 'Seen', on: '2026-01-02' };
+  const wrong = (schema: { safeParse(entry: unknown): { error?: { issues: readonly { path: readonly PropertyKey[] }[] } | undefined } }, entry: unknown) =>
+    schema.safeParse(entry).error?.issues.map((issue) => issue.path.join('.')) ?? [];
+
+  it.each([
+    [{}, []], [{ id: 'mine' }, ['id']], [{ name: ' ' }, ['name']], [{ name: 'x'.repeat(10_000) }, ['name']], [{ common: ['y'] }, ['common.0']],
+    [{ basedOn: '../etc' }, ['basedOn']], [{ key: 'k'.repeat(201) }, ['key']], [{ extra: 1 }, ['']],
+  ])('an own taxon with %j is wrong in %j', (given, fields) => {
+    expect(wrong(factSchemas.ownTaxa, { ...own, ...given })).toEqual(fields);
+  });
+
+  it.each([
+    [{}, []], [{ figure: 'light.colour' }, ['figure']], [{ value: 99 }, ['value']], [{ value: NaN }, ['value']], [{ reason: '' }, ['reason']],
+    [{ on: '2026-02-30' }, ['on']], [{ figure: 'warmth.lowest', value: -15 }, []], [{ figure: 'rest.lightShare', value: 1.2 }, ['value']],
+  ])('a correction with %j is wrong in %j', (given, fields) => {
+    expect(wrong(factSchemas.corrections, { ...correction, ...given })).toEqual(fields);
+  });
+
+  it('says the range of the figure, with its unit', () => {
+    expect(factSchemas.corrections.safeParse({ ...correction, value: 99 }).error!.issues[0]!.message).toBe('From 0.2 to 40 mol a day.');
+  });
+});
