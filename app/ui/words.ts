@@ -4,6 +4,7 @@ import {
   celsiusToFahrenheit,
   knownPlant,
   type Aspect,
+  type Certainty,
   type Factor,
   type FactorFit,
   type GrowthState,
@@ -43,6 +44,8 @@ export const STAGE_WORD: Record<Stage, string> = {
   'just-arrived': 'Just arrived',
 };
 
+export const SURE_WORD: Record<Certainty, string> = { trial: 'from trials', practice: 'growers’ practice', inferred: 'inferred' };
+
 export const GROWTH_WORD: Record<GrowthState, string> = {
   'by-season': 'Nothing special: go by the season',
   'new-leaf': 'A new leaf',
@@ -72,7 +75,7 @@ export function degrees(celsius: number, units: Units): string {
   return units.temperature === 'F' ? `${Math.round(celsiusToFahrenheit(celsius))} °F` : `${Number(celsius.toFixed(1))} °C`;
 }
 
-const CM_PER_INCH = 2.54;
+export const CM_PER_INCH = 2.54;
 
 export function length(metres: number, units: Units): string {
   if (units.length === 'in') return `${Number(((metres * 100) / CM_PER_INCH).toFixed(1))} in`;

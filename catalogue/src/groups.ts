@@ -1,5 +1,5 @@
 /** The groups of the catalogue, each with a profile, and the taxa in them: a taxon states what differs from its group's profile. */
-import type { CareNeed, DayNeed, Hazard, LightNeed, MoistureNeed, Parent, RestNeed, Taxon, WarmthNeed } from '@dulvan/core';
+import type { Hazard, Parent, Taxon } from '@dulvan/core';
 import airPlants from '../data/groups/air-plants.json';
 import aroids from '../data/groups/aroids.json';
 import begonias from '../data/groups/begonias.json';
@@ -36,15 +36,7 @@ import trailers from '../data/groups/trailers.json';
 import type { VisibleTrait } from './visible-traits';
 
 /** The figures of a taxon in blocks; a taxon may leave out whole blocks and single figures. */
-export interface Profile {
-  readonly light: LightNeed;
-  readonly day: DayNeed;
-  readonly warmth: WarmthNeed;
-  readonly moisture: MoistureNeed;
-  readonly rest: RestNeed;
-  readonly care: CareNeed;
-  readonly hazard: Hazard;
-}
+export type Profile = Pick<Taxon, 'light' | 'day' | 'warmth' | 'moisture' | 'rest' | 'care' | 'hazard'>;
 
 type Differences = { readonly [Block in keyof Profile]?: Partial<Profile[Block]> };
 

@@ -100,7 +100,7 @@ function TaxonRow({ taxon, current }: { readonly taxon: Taxon; readonly current:
       </View>
       <View style={{ alignItems: 'flex-end' }}>
         <Small>{`${mol(taxon.light.thrivesFrom)} to ${mol(taxon.light.thrivesTo)} mol a day`}</Small>
-        <Small>{`from ${Math.round(taxon.moisture.thrivesFrom)} %${harmWord(taxon)}`}</Small>
+        <Small>{`from ${Math.round(taxon.moisture.thrivesFrom)} % humidity${harmWord(taxon)}`}</Small>
       </View>
     </RowLink>
   );

@@ -1,5 +1,6 @@
 /** The catalogue on screen: chosen by need, corrected, set side by side, known without a label. */
-import { taxa } from '@dulvan/catalogue';
+import { knowledge, taxa } from '@dulvan/catalogue';
+import { knownPlant } from '@dulvan/core';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
@@ -8,7 +9,7 @@ import { went } from '../../testing/router.mock';
 import { caught, open, settled, showHome, shownHome, withRole, wordsIn } from '../../testing/shown-home';
 import { CatalogueScreen } from './catalogue-screen';
 import { CompareScreen } from './compare-screen';
-import { figureWords } from './figures-table';
+import { FiguresTable, figureWords } from './figures-table';
 import { KnowledgeScreen } from './knowledge-screen';
 import { filterOf, suits } from './need-filter';
 import { NoLabelScreen } from './no-label-screen';
@@ -113,6 +114,19 @@ describe('a taxon’s sheet', () => {
   it('says when there is no such taxon', async () => {
     await open(<TaxonScreen taxonId="nobody" />);
     expect(screen.queryByText('Every figure')).toBeNull();
+  });
+});
+
+describe('the figures of one plant', () => {
+  it('say whose correction they follow: the taxon’s, or the plant’s own over it', async () => {
+    const plant = shownHome.plants.find(({ taxonId }) => taxonId === 'aloe-vera')!;
+    const facts = { ...shownHome, corrections: [correction, { ...correction, id: 'k2', taxonId: null, plantId: plant.id, figure: 'light.survives' as const, value: 3 }] };
+    showHome(facts);
+    await open(<FiguresTable known={knownPlant(facts, plant, knowledge)!} taxonId={null} plantId={plant.id} name="Aloe" />);
+    expect(screen.getByText(/^yours for the whole taxon; before/)).toBeTruthy();
+    expect(screen.getByText(/^yours; before/)).toBeTruthy();
+    expect(screen.getByLabelText('Withdraw the correction of Light: survives from')).toBeTruthy();
+    expect(screen.queryByLabelText('Withdraw the correction of Light: thrives from')).toBeNull();
   });
 });
 

@@ -12,10 +12,9 @@ import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
+import { CM_PER_INCH, SURE_WORD } from '../../ui/words';
 import { newId } from '../place/blank';
 import { typedNumber } from '../place/form-values';
-
-const SURE_WORD = { trial: 'from trials', practice: 'growers’ practice', inferred: 'inferred' } as const;
 
 /** How a figure is shown and typed in the grower's units: shares as per cent, warmth as they read it. */
 function scaleOf(key: Figure, units: Units) {
@@ -28,7 +27,6 @@ function scaleOf(key: Figure, units: Units) {
   return { unit, show: (value: number) => value, read: (shown: number) => shown };
 }
 
-const CM_PER_INCH = 2.54;
 const tidy = (value: number) => Number(value.toFixed(Math.abs(value) < 10 ? 1 : 0));
 
 /** A figure with honest digits and its unit. */
@@ -60,7 +58,9 @@ export function FiguresTable({ known, taxonId, plantId, name }: Given) {
     <View role="table" aria-label={`Figures of ${name}`}>
       {FIGURE_KEYS.map((key) => {
         const own = ownOf(key);
-        const shownNow = own?.value ?? inheritedOf(key)?.value ?? figureOf(known.before, key);
+        const inherited = inheritedOf(key);
+        const shownNow = own?.value ?? inherited?.value ?? figureOf(known.before, key);
+        const whose = own ? 'yours' : inherited ? 'yours for the whole taxon' : null;
         const { label } = FIGURES[key];
         return (
           <View key={key} role="row" style={{ paddingVertical: SPACE.xs, gap: 2 }}>
@@ -70,7 +70,7 @@ export function FiguresTable({ known, taxonId, plantId, name }: Given) {
               </View>
               <View role="cell" style={{ alignItems: 'flex-end' }}>
                 <Body style={{ fontVariant: ['tabular-nums'] }}>{figureWords(key, shownNow, units)}</Body>
-                <Small>{own ? `yours; before ${figureWords(key, figureOf(known.before, key), units)}` : sureOf(known.before, key)}</Small>
+                <Small>{whose ? `${whose}; before ${figureWords(key, figureOf(known.before, key), units)}` : sureOf(known.before, key)}</Small>
               </View>
               <View role="cell">
                 <Button label={`Correct ${label}`} onPress={() => setOpen(open === key ? null : key)}>

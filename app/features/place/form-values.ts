@@ -2,13 +2,13 @@
 import { homeSchema, factSchemas, applied, type Change } from '@dulvan/contract';
 import { celsiusToFahrenheit, fahrenheitToCelsius, problemsOf, type FactList, type HomeFacts } from '@dulvan/core';
 import type { Units } from '../../state/settings';
+import { CM_PER_INCH } from '../../ui/words';
 import type { FormList, Question } from './form-specs';
 
 export type FormValues = Readonly<Record<string, string>>;
 export type Entry = Readonly<Record<string, unknown>> & { readonly id: string };
 
 const CM_PER_M = 100;
-const CM_PER_INCH = 2.54;
 
 const tidy = (value: number, digits: number) => String(Number(value.toFixed(digits)));
 

@@ -1,13 +1,12 @@
 /** What a plant wants in a month, in plain words, with how sure each figure is. */
-import type { Certainty, Feed, Target, Taxon, Water } from '@dulvan/core';
+import type { Feed, Target, Taxon, Water } from '@dulvan/core';
 import { View } from 'react-native';
 import { useUnits } from '../../state/settings';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
-import { brightness, degrees, mol } from '../../ui/words';
+import { SURE_WORD, brightness, degrees, mol } from '../../ui/words';
 import { Hazards } from './hazards';
 
-const SURE_WORD: Record<Certainty, string> = { trial: 'from trials', practice: 'growers’ practice', inferred: 'inferred' };
 const AIR_WORD = { still: 'still air will do', gentle: 'gently moving air', brisk: 'briskly moving air' } as const;
 
 const WATER_WORD: Record<Water, string> = { usual: 'as usual', less: 'less than usual', little: 'little', none: 'none' };

@@ -55,6 +55,20 @@ describe('a spot', () => {
   });
 });
 
+describe('what would do best at a spot', () => {
+  it('counts the grower’s own taxa and corrections in', async () => {
+    const ofOwn = (figure: 'light.thrivesFrom' | 'light.survives' | 'light.thrivesTo' | 'light.scorches', value: number) =>
+      ({ id: figure, homeId: 'h', taxonId: 'own-1', plantId: null, figure, value, reason: 'It lives anywhere', on: '2026-01-01' });
+    showHome({
+      ...shownHome,
+      ownTaxa: [{ id: 'own-1', homeId: 'h', name: 'Aaa the undemanding', common: [], synonyms: [], basedOn: 'aspidistra-elatior', key: '' }],
+      corrections: [ofOwn('light.survives', 0.1), ofOwn('light.thrivesFrom', 0.2), ofOwn('light.thrivesTo', 40), ofOwn('light.scorches', 60), { ...ofOwn('light.scorches', 2000), id: 'peak', figure: 'light.peakPpfd' as const }],
+    });
+    await open(<SpotScreen spotId="dim" />);
+    expect(screen.getAllByText('Aaa the undemanding').length).toBeGreaterThan(0);
+  });
+});
+
 describe('a stand along its length', () => {
   it('shows its tiers with what each spot gets', async () => {
     await open(<StandScreen standId="shelf" />);

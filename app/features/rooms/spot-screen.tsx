@@ -1,11 +1,11 @@
 /** A spot's year: light by source, sun, day length, who stands here and what would do well here. */
-import { knowledge, taxa } from '@dulvan/catalogue';
 import { fitOfSpot, waysOf, yearTargets, type Condition, type Home, type HomeFacts, type Spot } from '@dulvan/core';
 import { Suspense, lazy, useMemo } from 'react';
 import { View } from 'react-native';
 import { useSpotAnswer } from '../../state/answers';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
+import { useTaxa } from '../../state/taxa';
 import { RowLink, TextLink } from '../../ui/button';
 import { FitMark } from '../../ui/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
@@ -102,6 +102,7 @@ const SHOWN = 6;
 
 /** The taxa that a spot's whole year suits best. */
 function WouldDoWell({ conditions, home, month }: { readonly conditions: readonly Condition[]; readonly home: Home; readonly month: number }) {
+  const taxa = useTaxa();
   const ways = useMemo(() => waysOf(home, null), [home]);
   const best = useMemo(
     () =>
@@ -109,18 +110,18 @@ function WouldDoWell({ conditions, home, month }: { readonly conditions: readonl
         .map((taxon) => ({ taxon, fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways), conditions) }))
         .sort((p, q) => q.fit.whole - p.fit.whole)
         .slice(0, SHOWN),
-    [conditions, ways],
+    [taxa, conditions, ways],
   );
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>Would do best here</Heading>
-      <Small>From the catalogue, grown plants, over the whole year.</Small>
+      <Small>From the catalogue and your own taxa, grown plants, over the whole year.</Small>
       {best.map(({ taxon, fit }) => (
         <View key={taxon.id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 44 }}>
           <FitMark fit={fit.months[month - 1] ?? null} />
           <View style={{ flex: 1 }}>
             <Body>{commonName(taxon)}</Body>
-            <Small>{knowledge.taxon(taxon.id)?.name}</Small>
+            <Small>{taxon.name}</Small>
           </View>
           <Body>{fitShare(fit.whole)}</Body>
         </View>

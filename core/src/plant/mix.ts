@@ -11,7 +11,11 @@ export interface Part {
 /** A parent with at least this share rules rest and season. Growers' rule of thumb. */
 export const RULING_SHARE = 0.8;
 
-const CERTAINTIES: readonly Certainty[] = ['trial', 'practice', 'inferred'];
+/** A mix is a conclusion, so at best inferred. */
+const sure: Certainty = 'inferred';
+
+/** The mean of a figure over the parents, each by its share. */
+const meanOf = (shares: readonly Part[], read: (taxon: Taxon) => number) => shares.reduce((sum, { taxon, share }) => sum + share * read(taxon), 0);
 
 /**
  * Mixes parents. Figures are weighted means; words (substrate, habit) come from the largest share; hazards are the
@@ -26,10 +30,9 @@ export function mixOf(parts: readonly Part[], name: string, id: string): Taxon {
   if (shares.length === 1) return { ...first, id, name };
   let mixed: Taxon = first;
   for (const key of FIGURE_KEYS) {
-    mixed = withFigure(mixed, key, shares.reduce((sum, { taxon, share }) => sum + share * figureOf(taxon, key), 0));
+    mixed = withFigure(mixed, key, meanOf(shares, (taxon) => figureOf(taxon, key)));
   }
   const ruling = shares[0]!.share >= RULING_SHARE ? first : null;
-  const sure = leastSure(shares.map(({ taxon }) => taxon));
   return {
     ...mixed,
     id,
@@ -43,24 +46,17 @@ export function mixOf(parts: readonly Part[], name: string, id: string): Taxon {
     day: { ...(ruling ? first.day : mixedDay(shares)), minH: mixed.day.minH, maxH: mixed.day.maxH, sure },
     warmth: { ...mixed.warmth, sure },
     moisture: { ...mixed.moisture, sure },
-    rest: { ...(ruling ? first.rest : mixedRest(shares)), sure },
-    care: { ...mixed.care, feedEvery: Math.round(shares.reduce((sum, { taxon, share }) => sum + share * taxon.care.feedEvery, 0)), sure },
+    rest: { ...(ruling ? first.rest : mixedRest(shares, mixed.rest.lightShare)), sure },
+    care: { ...mixed.care, feedEvery: Math.round(meanOf(shares, (taxon) => taxon.care.feedEvery)), sure },
     hazard: worstHazard(shares.map(({ taxon }) => taxon.hazard)),
   };
-}
-
-/** A mix is a conclusion, so at best inferred. */
-function leastSure(taxa: readonly Taxon[]): Certainty {
-  const ranks = taxa.map((taxon) => CERTAINTIES.indexOf(taxon.light.sure));
-  return CERTAINTIES[Math.max(...ranks, CERTAINTIES.indexOf('inferred'))]!;
 }
 
 /** Parents that answer to day length differently leave the hybrid day-neutral until it shows otherwise. */
 function mixedDay(shares: readonly Part[]): DayNeed {
   const first = shares[0]!.taxon.day;
   if (shares.every(({ taxon }) => taxon.day.kind === first.kind)) {
-    const mean = (read: (day: DayNeed) => number | null) =>
-      first.kind === 'neutral' ? null : shares.reduce((sum, { taxon, share }) => sum + share * (read(taxon.day) ?? 0), 0);
+    const mean = (read: (day: DayNeed) => number | null) => (first.kind === 'neutral' ? null : meanOf(shares, ({ day }) => read(day) ?? 0));
     return { ...first, criticalNightH: mean((day) => day.criticalNightH), inductionWeeks: mean((day) => day.inductionWeeks) };
   }
   return { ...first, kind: 'neutral', criticalNightH: null, inductionWeeks: null, inductionMonths: [] };
@@ -68,20 +64,17 @@ function mixedDay(shares: readonly Part[]): DayNeed {
 
 const MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
 
-function mixedRest(shares: readonly Part[]): RestNeed {
-  const resting = (month: number) => shares.reduce((sum, { taxon, share }) => sum + (taxon.rest.months.includes(month) ? share : 0), 0);
+function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
+  const resting = (month: number) => meanOf(shares, ({ rest }) => (rest.months.includes(month) ? 1 : 0));
   const months = MONTHS.filter((month) => resting(month) >= 0.5);
   const largest = shares.find(({ taxon }) => taxon.rest.trigger !== 'none')?.taxon.rest;
-  const lightShare = shares.reduce((sum, { taxon, share }) => sum + share * taxon.rest.lightShare, 0);
   if (months.length === 0 || !largest) return { ...shares[0]!.taxon.rest, trigger: 'none', months: [], lightShare, dayC: null, nightC: null, water: 'usual', feed: 'usual' };
-  const mean = (read: (rest: RestNeed) => number | null, usual: (taxon: Taxon) => number) =>
-    shares.reduce((sum, { taxon, share }) => sum + share * (read(taxon.rest) ?? usual(taxon)), 0);
   return {
     ...largest,
     months,
     lightShare,
-    dayC: mean((rest) => rest.dayC, ({ warmth }) => warmth.dayFrom),
-    nightC: mean((rest) => rest.nightC, ({ warmth }) => warmth.nightFrom),
+    dayC: meanOf(shares, ({ rest, warmth }) => rest.dayC ?? warmth.dayFrom),
+    nightC: meanOf(shares, ({ rest, warmth }) => rest.nightC ?? warmth.nightFrom),
   };
 }
 

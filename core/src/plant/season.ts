@@ -80,7 +80,7 @@ export function seasonOf(plant: Grower, taxon: Taxon, latitude: number, school: 
 
 function byCalendar(rest: RestNeed, month: number, latitude: number, school: School): { phase: SeasonPhase; rule: string } {
   if (rest.trigger === 'none') return { phase: 'growing', rule: 'It knows no rest' };
-  const resting = (when: number) => rest.months.includes(seasonalMonth(after(when, 0), latitude));
+  const resting = (when: number) => rest.months.includes(seasonalMonth(when, latitude));
   if (school === 'grow-on') {
     return { phase: 'growing', rule: resting(month) ? 'It would rest now; this school keeps it growing' : 'Its season of growth' };
   }
@@ -124,15 +124,13 @@ function applySeen(calendar: Map<number, { phase: SeasonPhase; rule: string }>, 
   const start = seenIn ?? 1;
   put(start, 'tapering', `${words}: it is led into rest`);
   const length = Math.max(rest.months.length, 2);
-  for (let i = 1; i <= length; i++) put(after(start, i), 'resting', `${words} in ${MONTH_WORDS[start - 1]!}: it rests from then`);
+  for (let i = 1; i <= length; i++) put(after(start, i), 'resting', `${words}: it rests from then`);
   // The rest that was taken early is not taken twice.
   for (let month = 1; month <= 12; month++) {
     const since = (month - start + 12) % 12;
     if (since > length && since < 12 - 3 && rest.months.includes(seasonalMonth(month, latitude))) put(month, 'growing', 'Its rest came early this year');
   }
 }
-
-const MONTH_WORDS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 
 function seasonMonth(month: number, phase: SeasonPhase, rule: string, rest: RestNeed, school: School): SeasonMonth {
   // A plant seen at rest rests though its home's school is not to.
