@@ -86,12 +86,13 @@ export function CatalogueScreen({ chosenId }: { readonly chosenId?: string }) {
 /** The worst it can do to anyone who eats it. */
 function harmWord({ hazard }: Taxon): string {
   const harms = EATERS.map((eater) => hazard[eater]);
-  if (harms.includes('toxic')) return ' · ⚠ toxic';
-  if (harms.includes('irritant')) return ' · ⚠ irritates';
-  return harms.includes('unknown') ? ' · harm not all known' : '';
+  if (harms.includes('toxic')) return '⚠ toxic';
+  if (harms.includes('irritant')) return '⚠ irritates';
+  return harms.includes('unknown') ? 'harm not all known' : '';
 }
 
 function TaxonRow({ taxon, current }: { readonly taxon: Taxon; readonly current: boolean }) {
+  const harm = harmWord(taxon);
   return (
     <RowLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }} label={`${taxon.common[0]}, ${taxon.name}`} current={current}>
       <View style={{ flex: 1 }}>
@@ -100,7 +101,8 @@ function TaxonRow({ taxon, current }: { readonly taxon: Taxon; readonly current:
       </View>
       <View style={{ alignItems: 'flex-end' }}>
         <Small>{`${mol(taxon.light.thrivesFrom)} to ${mol(taxon.light.thrivesTo)} mol a day`}</Small>
-        <Small>{`from ${Math.round(taxon.moisture.thrivesFrom)} % humidity${harmWord(taxon)}`}</Small>
+        <Small>{`from ${Math.round(taxon.moisture.thrivesFrom)} % humidity`}</Small>
+        {harm ? <Small>{harm}</Small> : null}
       </View>
     </RowLink>
   );
