@@ -19,6 +19,8 @@ export interface Home {
   readonly restSchool: School | null;
   /** Where in the band of light that a plant thrives in the grower aims. */
   readonly lightAim: LightAim;
+  /** Months (1..12) in which snow lies. */
+  readonly snowMonths: readonly number[];
 }
 
 export const LIGHT_AIMS = ['low', 'whole', 'high'] as const;
@@ -51,6 +53,10 @@ export interface Room {
   readonly insideYM: number;
   readonly insideZM: number;
   readonly shellTransmittance: number;
+  /** The room's own light after dark, lux at the plants (0: none), and when it burns, in minutes after midnight. */
+  readonly eveningLux: number;
+  readonly eveningFromMinute: number;
+  readonly eveningToMinute: number;
 }
 
 export type Side = 'a' | 'b' | 'c' | 'd';
@@ -93,6 +99,48 @@ export interface Window {
   /** How bright it is: its share of the light of open ground. */
   readonly outsideReflectance: number;
   readonly groundReflectance: number;
+  /** From the room's side of the wall out to the glass. */
+  readonly revealM: number;
+  /** A balcony or roof that juts out over it (0: none), and how far above its upper edge. */
+  readonly overhangM: number;
+  readonly overhangAboveM: number;
+  /** A second curtain, blind or film behind the first. */
+  readonly secondCurtainId: string;
+  readonly secondCurtainMonths: readonly number[];
+  readonly secondCurtainFromMinute: number;
+  readonly secondCurtainToMinute: number;
+}
+
+export const OBSTRUCTION_KINDS = ['building', 'hill', 'evergreen', 'deciduous'] as const;
+export type ObstructionKind = (typeof OBSTRUCTION_KINDS)[number];
+
+/** What is seen from a room's windows between two bearings, clockwise, up to a height above the horizon. */
+export interface Obstruction {
+  readonly id: string;
+  readonly roomId: string;
+  readonly name: string;
+  readonly kind: ObstructionKind;
+  readonly fromBearing: number;
+  readonly toBearing: number;
+  readonly heightDeg: number;
+  /** How bright it is: its share of the light of open ground. */
+  readonly reflectance: number;
+  /** Months in which a deciduous tree is in leaf. */
+  readonly leafMonths: readonly number[];
+}
+
+/** A cupboard, a chimney breast or another solid thing in a room. */
+export interface Block {
+  readonly id: string;
+  readonly roomId: string;
+  readonly name: string;
+  /** The corner nearest to the room's origin, and its height above the floor. */
+  readonly xM: number;
+  readonly yM: number;
+  readonly zM: number;
+  readonly widthM: number;
+  readonly depthM: number;
+  readonly heightM: number;
 }
 
 export type StandKind = 'sill' | 'shelf' | 'table' | 'trolley' | 'floor' | 'rail' | 'board';
@@ -150,7 +198,12 @@ export interface Circuit {
   readonly months: readonly number[];
 }
 
-export type LampForm = 'point' | 'bar' | 'panel';
+export const LAMP_FORMS = ['point', 'bar', 'panel', 'spot'] as const;
+export type LampForm = (typeof LAMP_FORMS)[number];
+
+/** The figure on its label that a lamp's light is known by. */
+export const LAMP_RATINGS = ['ppf', 'lumens', 'watts'] as const;
+export type LampRating = (typeof LAMP_RATINGS)[number];
 
 export interface Lamp {
   readonly id: string;
@@ -175,6 +228,36 @@ export interface Lamp {
   readonly aboveM: number;
   /** Share of full power, 0..1. */
   readonly dimming: number;
+  readonly ratedBy: LampRating;
+  /** Luminous flux at full power; null where it is not known. */
+  readonly lumens: number | null;
+  /** Turned from straight down by this much, toward a side of the room. */
+  readonly tiltDeg: number;
+  readonly tiltToward: Side;
+  /** Hours burnt, and the hours after which its maker says that 70 % of its light is left; null is not known. */
+  readonly burntHours: number;
+  readonly lifeHours: number | null;
+  /** A photometric file of the home that tells how its light is spread; null follows form and beam. */
+  readonly photometryId: string | null;
+}
+
+/** How a lamp's light is spread, as measured: luminous intensity by direction. */
+export interface Photometry {
+  readonly id: string;
+  readonly homeId: string;
+  readonly name: string;
+  /** Luminous flux of the whole, lm, and its electrical power, W; 0 where the file does not say. */
+  readonly lumens: number;
+  readonly powerW: number;
+  /** Size of the lit part. */
+  readonly lengthM: number;
+  readonly breadthM: number;
+  /** Half-planes round the vertical, degrees from the lamp's length, rising from 0 to 360 (or 0 alone where all are alike). */
+  readonly planes: readonly number[];
+  /** Angles from straight down, degrees, rising within 0..180. */
+  readonly angles: readonly number[];
+  /** Candela, `plane * angles.length + angle`. */
+  readonly candela: readonly number[];
 }
 
 export type Stage =
@@ -197,6 +280,10 @@ export type GrowthState = (typeof GROWTH_STATES)[number];
 export const TRAITS = ['variegated', 'felted', 'silvered', 'thick-leaved', 'thin-leaved', 'mounted', 'juvenile-leaf', 'mature-climbing'] as const;
 export type Trait = (typeof TRAITS)[number];
 
+/** How much leaf a plant has over the ground it covers. */
+export const FOLIAGES = ['sparse', 'medium', 'dense'] as const;
+export type Foliage = (typeof FOLIAGES)[number];
+
 export interface Plant {
   readonly id: string;
   readonly homeId: string;
@@ -215,6 +302,7 @@ export interface Plant {
   readonly restSchool: School | null;
   readonly potCm: number | null;
   readonly heightCm: number | null;
+  readonly foliage: Foliage;
   readonly spotId: string | null;
   /** Date it arrived, YYYY-MM-DD. */
   readonly arrivedOn: string | null;
@@ -231,6 +319,52 @@ export interface AirStatement {
   /** Relative humidity, per cent. */
   readonly dayRh: number;
   readonly nightRh: number;
+}
+
+/** A year of hourly weather measured or typical at the home, in place of its climate family. */
+export interface WeatherFile {
+  readonly id: string;
+  readonly homeId: string;
+  /** The station, as its file names it. */
+  readonly name: string;
+  readonly latitude: number;
+  readonly longitude: number;
+  readonly elevationM: number;
+  /** Hours that its clock is ahead of UTC. */
+  readonly utcOffsetH: number;
+  /** The years its months were taken from, in words. */
+  readonly years: string;
+  /**
+   * Hours of a year of 365 days, each given by twelve hexadecimal digits: global horizontal, direct normal and diffuse
+   * horizontal irradiance in W m-2, four digits each.
+   */
+  readonly hours: string;
+}
+
+export const READING_UNITS = ['lux', 'fc', 'ppfd'] as const;
+export type ReadingUnit = (typeof READING_UNITS)[number];
+
+/** The sky when a reading was taken; `dark` is night, or every curtain tight: lamps alone. */
+export const READING_SKIES = ['clear', 'broken', 'overcast', 'dark'] as const;
+export type ReadingSky = (typeof READING_SKIES)[number];
+
+/** What a meter showed at a spot. */
+export interface Reading {
+  readonly id: string;
+  readonly homeId: string;
+  readonly spotId: string;
+  /** UTC epoch milliseconds. */
+  readonly atMs: number;
+  readonly value: number;
+  readonly unit: ReadingUnit;
+  readonly sky: ReadingSky;
+  /** What the same meter showed outdoors on open level ground, or null. */
+  readonly outdoorValue: number | null;
+  readonly curtains: 'as-programmed' | 'open' | 'shut';
+  readonly lamps: 'on' | 'off';
+  readonly note: string;
+  /** YYYY-MM-DD; a withdrawn reading stays in the record and corrects nothing. */
+  readonly withdrawnOn: string | null;
 }
 
 /** A taxon of the grower's own: as another one or a group, until corrections say otherwise. */
@@ -274,6 +408,11 @@ export interface HomeFacts {
   readonly air: readonly AirStatement[];
   readonly ownTaxa: readonly OwnTaxon[];
   readonly corrections: readonly Correction[];
+  readonly obstructions: readonly Obstruction[];
+  readonly blocks: readonly Block[];
+  readonly photometries: readonly Photometry[];
+  readonly weathers: readonly WeatherFile[];
+  readonly readings: readonly Reading[];
 }
 
 /** The lists of a home's facts by name, without the home itself. */

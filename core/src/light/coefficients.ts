@@ -1,21 +1,25 @@
 /** Daylight coefficients: what each part of the outdoors, at unit brightness, gives to a surface through one window. */
-import { SKY_NODES, scatterToNodes } from '../sky/nodes';
+import { FINE_NET, scatterToNodes, type SkyNet } from '../sky/nodes';
 import { RADIANS } from '../units/angle';
-import { crosses, pointOn, type Rectangle } from '../room/rectangle';
+import { clearWay, type Occluder } from '../room/occluder';
+import { pointOn, type Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
-import { beyond, paneAzimuth, type Pane, type Receiver } from './pane';
+import { litPart, lookOut, paneAzimuth, type LitPart, type Look, type Pane, type Receiver } from './pane';
 
 /** Irradiance on a surface for each unit of what lies outside. */
 export interface Coefficients {
-  /** By sky node: W m-2 for a radiance of 1 W m-2 sr-1. */
+  /** The net on which the sky is told apart. */
+  readonly net: SkyNet;
+  /** By node of the net: W m-2 for a radiance of 1 W m-2 sr-1. */
   readonly sky: Float64Array;
-  /** For ground, and for an obstruction, of radiance 1. */
+  /** For ground of radiance 1. */
   ground: number;
+  /** For what stands outside, where open ground has radiance 1: reflectances are counted in. */
   obstruction: number;
 }
 
-export function emptyCoefficients(): Coefficients {
-  return { sky: new Float64Array(SKY_NODES), ground: 0, obstruction: 0 };
+export function emptyCoefficients(net: SkyNet = FINE_NET): Coefficients {
+  return { net, sky: new Float64Array(net.count), ground: 0, obstruction: 0 };
 }
 
 /** How finely a window is cut: cells are no wider than this share of the distance, and at least `least` a side. */
@@ -33,11 +37,11 @@ export interface DirectLight extends Coefficients {
 
 /**
  * Traces the window cell by cell from a surface.
- * @param boards solid boards of the same room that may hide part of the window
+ * @param occluders boards, blocks and crowns of the same room that may hide part of the window
  */
-export function directLight(pane: Pane, receiver: Receiver, boards: readonly Rectangle[], fineness: Fineness): DirectLight {
+export function directLight(pane: Pane, receiver: Receiver, occluders: readonly Occluder[], fineness: Fineness): DirectLight {
   const result: DirectLight = { ...emptyCoefficients(), veil: 0 };
-  addDirectLight(result, 1, pane, receiver, boards, fineness);
+  addDirectLight(result, 1, pane, receiver, occluders, fineness);
   return result;
 }
 
@@ -47,7 +51,7 @@ export function addDirectLight(
   share: number,
   pane: Pane,
   receiver: Receiver,
-  boards: readonly Rectangle[],
+  occluders: readonly Occluder[],
   fineness: Fineness,
 ): void {
   const { opening } = pane;
@@ -58,7 +62,7 @@ export function addDirectLight(
   const fine = pane.outside.kind === 'ring' ? { ...fineness, least: fineness.least * 4 } : fineness;
   const cellsU = cellCount(opening.sizeU, near, fineness);
   const rows = rowsOf(pane, point, near, fine);
-  const blockers = boards.filter((board) => mayHide(board, opening, point));
+  const between = occluders.filter((occluder) => mayHide(occluder, opening, point));
   for (let i = 0; i < cellsU; i++) {
     const u = ((i + 0.5) / cellsU) * opening.sizeU;
     for (const row of rows) {
@@ -72,22 +76,32 @@ export function addDirectLight(
       const cosHere = (dx * normal.x + dy * normal.y + dz * normal.z) / distance;
       const cosGlass = (dx * out.x + dy * out.y + dz * out.z) / distance;
       if (cosHere <= 0 || cosGlass <= 0) continue;
-      if (blockers.length > 0) {
-        const cell = { x: point.x + dx, y: point.y + dy, z: point.z + dz };
-        if (blockers.some((board) => crosses(board, point, cell))) continue;
+      let view = (cosHere * cosGlass * area) / square;
+      if (between.length > 0) {
+        view *= clearWay(between, point.x, point.y, point.z, point.x + dx, point.y + dy, point.z + dz);
+        if (view === 0) continue;
       }
-      const view = (cosHere * cosGlass * area) / square;
       result.veil += view / Math.PI;
-      const weight = view * pane.glass(cosGlass) * pane.clearShare;
-      addBeyond(result, pane, dx / distance, dy / distance, dz / distance, weight);
+      const x = dx / distance;
+      const y = dy / distance;
+      const z = dz / distance;
+      if (pane.revealM > 0) {
+        litPart(part, pane, x, y, z);
+        if (u < part.u0 || u > part.u1 || v < part.v0 || v > part.v1) continue;
+      }
+      addBeyond(result, pane, x, y, z, v, view * pane.glass(cosGlass) * pane.clearShare);
     }
   }
 }
+
+/** Heights on the opening from which a curtain's share of the sky is told, where an overhang parts them. */
+const HEIGHTS_UNDER_OVERHANG = [1 / 12, 3 / 12, 5 / 12, 7 / 12, 9 / 12, 11 / 12];
 
 /** What falls on each square metre of the glass and passes it, averaged over the pane: it feeds a curtain. */
 export function fluxThrough(pane: Pane): Coefficients {
   const result = emptyCoefficients();
   const { edgeU, edgeV, normal } = pane.opening;
+  const heights = pane.overhang.depthM > 0 ? HEIGHTS_UNDER_OVERHANG : [0.5];
   const rings = 40;
   const sectors = 96;
   for (let i = 0; i < rings; i++) {
@@ -101,18 +115,26 @@ export function fluxThrough(pane: Pane): Coefficients {
       const x = edgeU.x * u + edgeV.x * v + normal.x * cosine;
       const y = edgeU.y * u + edgeV.y * v + normal.y * cosine;
       const z = edgeU.z * u + edgeV.z * v + normal.z * cosine;
-      const weight = ((Math.PI / (rings * sectors)) * pane.glass(cosine)) * pane.clearShare;
-      addBeyond(result, pane, x, y, z, weight);
+      let weight = ((Math.PI / (rings * sectors)) * pane.glass(cosine)) * pane.clearShare;
+      if (pane.revealM > 0) {
+        litPart(part, { ...pane, overhang: NO_OVERHANG }, x, y, z);
+        weight *= (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (pane.opening.sizeU * pane.opening.sizeV);
+      }
+      for (const height of heights) addBeyond(result, pane, x, y, z, height * pane.opening.sizeV, weight / heights.length);
     }
   }
   return result;
 }
 
-function addBeyond(result: Coefficients, pane: Pane, x: number, y: number, z: number, weight: number): void {
-  const what = beyond(pane, x, y, z);
-  if (what === 'ground') result.ground += weight;
-  else if (what === 'obstruction') result.obstruction += weight;
-  else scatterToNodes(result.sky, paneAzimuth(pane, x, y), Math.asin(z) / RADIANS, weight);
+const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
+const look: Look = { sky: 0, ground: 0, obstruction: 0 };
+const NO_OVERHANG = { depthM: 0, aboveM: 0 };
+
+function addBeyond(result: Coefficients, pane: Pane, x: number, y: number, z: number, vM: number, weight: number): void {
+  lookOut(look, pane, x, y, z, vM);
+  result.ground += weight * look.ground;
+  result.obstruction += weight * look.obstruction;
+  if (look.sky > 0) scatterToNodes(result.sky, paneAzimuth(pane, x, y), Math.asin(z) / RADIANS, weight * look.sky, result.net);
 }
 
 function cellCount(size: number, near: number, { cellPerDistance, least, most }: Fineness): number {
@@ -157,51 +179,23 @@ function clamp(value: number, size: number): number {
   return Math.max(0, Math.min(size, value));
 }
 
-/** A board can hide a window from a point only if it lies above the point and below the window's top. */
-function mayHide(board: Rectangle, opening: Rectangle, point: Vec): boolean {
+/** A thing can hide a window from a point only if it reaches above the lower and below the higher of them. */
+function mayHide(occluder: Occluder, opening: Rectangle, point: Vec): boolean {
   const top = opening.corner.z + opening.edgeV.z * opening.sizeV;
-  return board.corner.z > point.z && board.corner.z < top;
+  return occluder.z1 > Math.min(point.z, opening.corner.z) && occluder.z0 < Math.max(point.z, top);
 }
 
-/** Whether a ray from a point in a direction (x, y, z) leaves through an opening. Plain numbers: it is asked for each quarter hour of a year. */
-export function passesOpening({ corner, edgeU, edgeV, sizeU, sizeV, normal: n }: Rectangle, point: Vec, x: number, y: number, z: number): boolean {
-  const cosGlass = x * n.x + y * n.y + z * n.z;
-  if (cosGlass <= 0) return false;
+/** Where the line from a point to the sun meets an opening's plane, from its near corner along its edges, m; null when it goes away from it. */
+export function whereThrough({ corner, edgeU, edgeV, normal: n }: Rectangle, point: Vec, toSun: Vec): { u: number; v: number; distance: number } | null {
+  const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
+  if (cosGlass <= 0) return null;
   const ox = corner.x - point.x;
   const oy = corner.y - point.y;
   const oz = corner.z - point.z;
   const distance = (ox * n.x + oy * n.y + oz * n.z) / cosGlass;
-  if (distance <= 0) return false;
-  const hx = x * distance - ox;
-  const hy = y * distance - oy;
-  const hz = z * distance - oz;
-  const u = hx * edgeU.x + hy * edgeU.y + hz * edgeU.z;
-  if (u < 0 || u > sizeU) return false;
-  const v = hx * edgeV.x + hy * edgeV.y + hz * edgeV.z;
-  return v >= 0 && v <= sizeV;
-}
-
-/** Share of the sun's beam that glass, frame and dirt let through; 0 when it comes from behind or is hidden outside. */
-export function beamThrough(pane: Pane, toSun: Vec): number {
-  const n = pane.opening.normal;
-  const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
-  if (cosGlass <= 0 || beyond(pane, toSun.x, toSun.y, toSun.z) !== 'sky') return 0;
-  return pane.glass(cosGlass) * pane.clearShare;
-}
-
-/**
- * How much of the sun's beam reaches a point through a window: transmittance of glass, frame and dirt; 0 when the
- * ray misses the opening, meets a board or is hidden outside.
- * @param toSun unit vector toward the sun in the room's frame
- */
-export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, boards: readonly Rectangle[]): number {
-  if (!passesOpening(pane.opening, point, toSun.x, toSun.y, toSun.z)) return 0;
-  if (boards.length > 0) {
-    const { corner, normal: n } = pane.opening;
-    const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
-    const distance = ((corner.x - point.x) * n.x + (corner.y - point.y) * n.y + (corner.z - point.z) * n.z) / cosGlass;
-    const hit = { x: point.x + toSun.x * distance, y: point.y + toSun.y * distance, z: point.z + toSun.z * distance };
-    if (boards.some((board) => crosses(board, point, hit))) return 0;
-  }
-  return beamThrough(pane, toSun);
+  if (distance <= 0) return null;
+  const hx = toSun.x * distance - ox;
+  const hy = toSun.y * distance - oy;
+  const hz = toSun.z * distance - oz;
+  return { u: hx * edgeU.x + hy * edgeU.y + hz * edgeU.z, v: hx * edgeV.x + hy * edgeV.y + hz * edgeV.z, distance };
 }

@@ -1,5 +1,6 @@
 /** Light thrown from wall to wall: radiosity between patches of a room's six surfaces. */
-import { crosses, pointOn, rectangleFactor, type Rectangle } from '../room/rectangle';
+import { clearWay, firstBetween, type Occluder } from '../room/occluder';
+import { pointOn, rectangleFactor, type Rectangle } from '../room/rectangle';
 import { dot, length, minus, vec, type Vec } from '../room/vector';
 import type { Room } from '../home/facts';
 import type { Receiver } from './pane';
@@ -24,13 +25,18 @@ export interface Enclosure {
   readonly patches: readonly Piece[];
   /** Index of the patch that holds a point of a face, for light that is traced onto it. */
   patchAt(face: number, point: Vec): number;
-  /**
-   * How much each patch's first light counts at a receiver after all bounces: irradiance there per unit of
-   * irradiance on the patch. What comes straight from it is told by the piece, what comes by further bounces by the
-   * larger patches of the exchange.
-   */
-  importance(receiver: Receiver, boards: readonly Rectangle[]): Float64Array;
+  importance(receiver: Receiver, occluders: readonly Occluder[]): Importance;
   readonly faces: readonly Rectangle[];
+}
+
+/**
+ * How much each piece's first light counts at a receiver after all bounces: irradiance there per unit of irradiance on
+ * the piece. What comes straight from it is told by the piece, what comes by further bounces by the larger patches of
+ * the exchange.
+ */
+export interface Importance {
+  readonly whole: Float64Array;
+  readonly byBounces: Float64Array;
 }
 
 /** Lines nearer to a window edge than this share of the face give way to it. */
@@ -53,30 +59,37 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[], patches
     .flatMap((face, index) => cellsOf(face, index, fineLines[index]!, reflectances[index]!, openings))
     .map((piece): Piece => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
   const factor = factorise(coarse);
+  const lattices = fineLines.map((faceLines, index) => latticeOf(faces[index]!, faceLines));
   return {
     faces,
     patches: pieces,
     patchAt: finderOf(faces, fineLines),
-    importance(receiver, boards) {
-      const straight = new Float64Array(pieces.length);
+    importance(receiver, occluders) {
+      const whole = new Float64Array(pieces.length);
+      const byBounces = new Float64Array(pieces.length);
       const seen = new Float64Array(coarse.length);
-      for (let i = 0; i < straight.length; i++) {
+      const shade = shadeOf(lattices, pieces, receiver, occluders);
+      for (let i = 0; i < whole.length; i++) {
         const piece = pieces[i]!;
         if (piece.reflectance === 0) continue;
-        const whole = viewOf(piece, receiver);
-        if (whole === 0) continue;
-        const view = whole * shareSeen(piece.rectangle, receiver.point, boards);
-        straight[i] = view;
+        let view = viewOf(piece, receiver);
+        if (view === 0) continue;
+        if (shade) {
+          view *= shade[i]!;
+          if (view === 0) continue;
+        }
+        whole[i] = view * piece.reflectance;
         seen[piece.of]! += view;
       }
       const gathered = solve(factor, seen);
-      for (let i = 0; i < straight.length; i++) {
+      for (let i = 0; i < whole.length; i++) {
         const { of, area, reflectance } = pieces[i]!;
         if (reflectance === 0) continue;
-        const byBounces = gathered[of]! - reflectance * seen[of]!;
-        straight[i] = reflectance * straight[i]! + (byBounces * area) / coarse[of]!.area;
+        const bounced = ((gathered[of]! - reflectance * seen[of]!) * area) / coarse[of]!.area;
+        byBounces[i] = bounced;
+        whole[i]! += bounced;
       }
-      return straight;
+      return { whole, byBounces };
     },
   };
 }
@@ -236,17 +249,72 @@ function exchange(p: Patch, q: Patch): number {
   return (p.area * sum) / 4;
 }
 
-/** Points along each edge of a patch by which the shade of a board on it is told. */
+/** The corners of a face's pieces, x, y, z in turn, row by row. */
+interface Lattice {
+  readonly points: Float64Array;
+  readonly across: number;
+  readonly up: number;
+}
+
+function latticeOf(face: Rectangle, { u, v }: Lines): Lattice {
+  const points = u.flatMap((atU) => v.flatMap((atV) => {
+    const { x, y, z } = pointOn(face, atU / face.sizeU, atV / face.sizeV);
+    return [x, y, z];
+  }));
+  return { points: Float64Array.from(points), across: u.length, up: v.length };
+}
+
+/** Points along each edge of a piece by which the shade of something that hides a part of it is told. */
 const SHADE_POINTS = 3;
 
-/** The share of a patch that boards leave in view. */
-function shareSeen(patch: Rectangle, from: Vec, boards: readonly Rectangle[]): number {
-  if (boards.length === 0) return 1;
+/**
+ * The share of each piece that is left in view: a piece whose corners are all behind one solid thing is hidden, since
+ * its shadow is convex; one with some corners hidden is looked at more closely. Crowns are told by the way to its middle.
+ * @returns null when nothing is in the way
+ */
+function shadeOf(lattices: readonly Lattice[], pieces: readonly Piece[], { point, normal }: Receiver, occluders: readonly Occluder[]): Float64Array | null {
+  const ahead = occluders.filter((o) => farthestAhead(o, point, normal) > 0);
+  if (ahead.length === 0) return null;
+  const solids = ahead.filter((o) => o.extinction === Infinity);
+  const crowns = ahead.filter((o) => o.extinction !== Infinity);
+  const shade = new Float64Array(pieces.length);
+  let piece = 0;
+  for (const { points, across, up } of lattices) {
+    const hiddenBy = new Int16Array(across * up);
+    for (let i = 0; i < hiddenBy.length; i++) {
+      hiddenBy[i] = firstBetween(solids, point.x, point.y, point.z, points[3 * i]!, points[3 * i + 1]!, points[3 * i + 2]!);
+    }
+    for (let i = 0; i + 1 < across; i++) {
+      for (let j = 0; j + 1 < up; j++, piece++) {
+        const first = hiddenBy[i * up + j]!;
+        const alike = first === hiddenBy[i * up + j + 1] && first === hiddenBy[(i + 1) * up + j] && first === hiddenBy[(i + 1) * up + j + 1];
+        let left = alike ? (first < 0 ? 1 : 0) : shareSeen(pieces[piece]!.rectangle, point, solids);
+        if (left > 0 && crowns.length > 0) {
+          const { x, y, z } = pieces[piece]!.centre;
+          left *= clearWay(crowns, point.x, point.y, point.z, x, y, z);
+        }
+        shade[piece] = left;
+      }
+    }
+  }
+  return shade;
+}
+
+/** How far an occluder reaches to the side that a receiver looks to. */
+function farthestAhead(o: Occluder, point: Vec, normal: Vec): number {
+  const x = normal.x > 0 ? o.x1 : o.x0;
+  const y = normal.y > 0 ? o.y1 : o.y0;
+  const z = normal.z > 0 ? o.z1 : o.z0;
+  return (x - point.x) * normal.x + (y - point.y) * normal.y + (z - point.z) * normal.z;
+}
+
+/** The share of a piece that solid things leave in view. */
+function shareSeen(piece: Rectangle, from: Vec, solids: readonly Occluder[]): number {
   let open = 0;
   for (let i = 0; i < SHADE_POINTS; i++) {
     for (let j = 0; j < SHADE_POINTS; j++) {
-      const at = pointOn(patch, (i + 0.5) / SHADE_POINTS, (j + 0.5) / SHADE_POINTS);
-      if (!boards.some((board) => crosses(board, from, at))) open++;
+      const at = pointOn(piece, (i + 0.5) / SHADE_POINTS, (j + 0.5) / SHADE_POINTS);
+      if (firstBetween(solids, from.x, from.y, from.z, at.x, at.y, at.z) < 0) open++;
     }
   }
   return open / SHADE_POINTS ** 2;

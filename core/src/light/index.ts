@@ -1,4 +1,5 @@
 export * from './coefficients';
+export * from './curtains';
 export * from './enclosure';
 export * from './glass';
 export * from './instant';
@@ -6,5 +7,6 @@ export * from './pane';
 export * from './photoperiod';
 export * from './resolution';
 export * from './room';
+export * from './sun-patch';
 export * from './window-year';
 export * from './year';

@@ -1,16 +1,19 @@
 /** The daylight at a spot at one instant, part by part. */
-import { readAtNodes } from '../sky';
+import { coarsened } from '../sky';
 import { RADIANS } from '../units';
-import { directionInRoom, dot, type Rectangle } from '../room';
-import { beamThrough, sunTransmittance } from './coefficients';
-import type { Receiver } from './pane';
+import { clearWay, directionInRoom, dot, type Occluder, type Vec } from '../room';
+import { whereThrough, type Coefficients } from './coefficients';
+import { OPEN_PASSAGE, type Passage } from './curtains';
+import { beamThrough, litPart, type LitPart, type Pane, type Receiver } from './pane';
 import type { SpotWindow } from './room';
 
 /** The outdoors at an instant. Irradiances in W m-2 (or any unit: what comes out is in the same). */
 export interface OutdoorInstant {
+  /** Month (1..12), for snow and leaves. */
+  readonly month: number;
   readonly dni: number;
   readonly dhi: number;
-  /** Radiance of each sky node per unit of `dhi`. */
+  /** Radiance of each node of the fine net per unit of `dhi`. */
   readonly skyShape: Float64Array;
   readonly sunAzimuthDeg: number;
   readonly sunElevationDeg: number;
@@ -24,53 +27,74 @@ export interface OriginParts {
   readonly obstruction: number;
 }
 
-/** What a curtain that fills the window does: it lets a share through and spreads it evenly. */
-export interface Veil {
-  readonly transmittance: number;
-  /** Share of what passes that is scattered; the rest goes straight on. */
-  readonly scatter: number;
+const NOTHING: OriginParts = { sun: 0, sky: 0, ground: 0, obstruction: 0 };
+
+const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
+
+/** Mean over the opening of the share of a beam that overhang and reveal leave. */
+export function litShare(pane: Pane, toSun: Vec): number {
+  litPart(part, pane, toSun.x, toSun.y, toSun.z);
+  const { sizeU, sizeV } = pane.opening;
+  return (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (sizeU * sizeV);
+}
+
+/**
+ * How much of the sun's beam reaches a point through a window: transmittance of glass, frame, dirt, trees and crowns; 0
+ * when the ray misses the opening, meets something solid or is hidden outside.
+ * @param toSun unit vector toward the sun in the room's frame
+ */
+export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, occluders: readonly Occluder[]): number {
+  const through = whereThrough(pane.opening, point, toSun);
+  if (!through) return 0;
+  litPart(part, pane, toSun.x, toSun.y, toSun.z);
+  const { u, v, distance } = through;
+  if (u < part.u0 || u > part.u1 || v < part.v0 || v > part.v1) return 0;
+  const way = clearWay(occluders, point.x, point.y, point.z, point.x + toSun.x * distance, point.y + toSun.y * distance, point.z + toSun.z * distance);
+  return way === 0 ? 0 : way * beamThrough(pane, toSun);
 }
 
 /**
  * Irradiance at a spot through one window, straight and reflected, by origin.
- * @param veil the curtain that is shut now, or null
+ * @param passage what its curtains do now
  */
 export function instantLight(
   spot: SpotWindow,
   receiver: Receiver,
   outdoors: OutdoorInstant,
-  veil: Veil | null,
-  boards: readonly Rectangle[] = [],
+  { straight, spread }: Passage = OPEN_PASSAGE,
+  occluders: readonly Occluder[] = [],
 ): { direct: OriginParts; reflected: OriginParts } {
   const { pane, flux } = spot;
+  if (!pane.months.includes(outdoors.month)) return { direct: NOTHING, reflected: NOTHING };
   const sunUp = outdoors.dni > 0 && outdoors.sunElevationDeg > 0;
   const toSun = directionInRoom(pane.room, outdoors.sunAzimuthDeg, outdoors.sunElevationDeg);
   const passed = sunUp ? beamThrough(pane, toSun) : 0;
   const global = outdoors.dhi + (sunUp ? outdoors.dni * Math.sin(outdoors.sunElevationDeg * RADIANS) : 0);
-  const ground = (pane.groundReflectance * global) / Math.PI;
-  const obstruction = (pane.outside.reflectance * global) / Math.PI;
-  const sky = (field: Float64Array) => {
-    let sum = 0;
-    for (let node = 0; node < field.length; node++) sum += field[node]! * outdoors.skyShape[node]!;
-    return sum * outdoors.dhi;
-  };
+  const ground = (pane.groundByMonth[outdoors.month - 1]! * global) / Math.PI;
+  const obstruction = global / Math.PI;
   const beam = sunUp ? outdoors.dni : 0;
-  const straight = veil ? veil.transmittance * (1 - veil.scatter) : 1;
-  const spread = veil ? veil.transmittance * veil.scatter : 0;
   const cosGlass = Math.max(0, dot(toSun, pane.opening.normal));
-  const sunFlux = beam * cosGlass * passed;
+  const sunFlux = passed > 0 ? beam * cosGlass * passed * litShare(pane, toSun) : 0;
+  const skyFlux = spread > 0 ? skyOf(flux, outdoors) : 0;
   const partsOf = (light: typeof spot.direct, sun: number): OriginParts => ({
     sun: straight * sun + spread * light.veil * sunFlux,
-    sky: straight * sky(light.sky) + spread * light.veil * sky(flux.sky),
+    sky: straight * skyOf(light, outdoors) + spread * light.veil * skyFlux,
     ground: (straight * light.ground + spread * light.veil * flux.ground) * ground,
     obstruction: (straight * light.obstruction + spread * light.veil * flux.obstruction) * obstruction,
   });
   const cosLeaf = Math.max(0, dot(toSun, receiver.normal));
+  const sunDirect = passed > 0 ? beam * cosLeaf * sunTransmittance(pane, receiver.point, toSun, occluders) : 0;
+  // Trees dim the beam before the glass does.
+  const treeShare = passed > 0 ? passed / (pane.glass(cosGlass) * pane.clearShare) : 0;
   return {
-    direct: partsOf(spot.direct, beam * cosLeaf * sunTransmittance(pane, receiver.point, toSun, boards)),
-    reflected: partsOf(
-      spot.reflected,
-      passed > 0 ? beam * readAtNodes(spot.sunReflected, outdoors.sunAzimuthDeg, outdoors.sunElevationDeg) : 0,
-    ),
+    direct: partsOf(spot.direct, sunDirect),
+    reflected: partsOf(spot.reflected, passed > 0 && straight > 0 ? beam * treeShare * spot.sunReflectedExactly(toSun) : 0),
   };
+}
+
+function skyOf({ sky, net }: Coefficients, { skyShape, dhi }: OutdoorInstant): number {
+  const shape = net.count === skyShape.length ? skyShape : coarsened(skyShape);
+  let sum = 0;
+  for (let node = 0; node < sky.length; node++) sum += sky[node]! * shape[node]!;
+  return sum * dhi;
 }

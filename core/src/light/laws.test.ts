@@ -3,17 +3,18 @@ import fc from 'fast-check';
 import type { Room, Window } from '../home/facts';
 import { CLEAR_WEATHER, HORIZONTAL_WEIGHTS, ISOTROPIC_SKY, OVERCAST_SKY, climateWeather, clearSky, dayTypeClearness, erbsDiffuseShare, groundLux, elevationAtLux, skyYear } from '../sky';
 import { UP, vec, type Vec } from '../room';
-import { daylightYear, glassCurve, litRoom, paneOf, paneYear, photoperiodOf, spotWindows, windowYear, type CurtainProgramme, type DaylightYear } from './index';
+import { daylightYear, glassCurve, litRoom, paneOf, paneYear, passageYear, photoperiodOf, spotWindows, windowYear, type CurtainProgramme, type DaylightYear } from './index';
 
 const room = (given: Partial<Room> = {}): Room => ({
   id: 'room', homeId: 'home', name: 'Room', widthM: 4, depthM: 4, heightM: 2.5, wallABearing: 200, floorReflectance: 0.3, wallReflectance: 0.6,
-  ceilingReflectance: 0.8, airMovement: 'still', insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1, ...given,
+  ceilingReflectance: 0.8, airMovement: 'still', insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1, eveningLux: 0, eveningFromMinute: 0, eveningToMinute: 0, ...given,
 });
 
 const window = (given: Partial<Window> = {}): Window => ({
   id: 'window', roomId: 'room', name: 'Window', side: 'a', offsetM: 1.2, insetM: 0, sillM: 0.9, widthM: 1.4, heightM: 1.2, slopeDeg: 90,
   glazingId: 'double', frameShare: 0.1, dirtShare: 0.05, curtainId: 'none', curtainMonths: [], curtainFromMinute: 0, curtainToMinute: 1440,
-  outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.2, groundReflectance: 0.2, ...given,
+  outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.2, groundReflectance: 0.2, revealM: 0, overhangM: 0, overhangAboveM: 0,
+  secondCurtainId: 'none', secondCurtainMonths: [], secondCurtainFromMinute: 0, secondCurtainToMinute: 0, ...given,
 });
 
 const sky = skyYear({ place: { latitude: 50, longitude: 0 }, timeZone: 'Etc/GMT', year: 2026, weather: climateWeather(Array<number>(12).fill(0.45), 50, 3.5) });
@@ -31,7 +32,7 @@ function light({ room: r = room(), windows = [window()], leaf = vec(2, 1.2, 0.8)
   const panes = windows.map((w) => paneOf(r, w, { panes: 2, normalTransmittance: clearness }));
   const spots = spotWindows(litRoom(r, panes, []), { point: leaf, normal: UP });
   const years = spots.map((spot) => windowYear(spot, leaf, [], year, paneYear(spot, year)));
-  return daylightYear(years, year, new Map(curtain ? windows.map((w) => [w.id, curtain]) : []));
+  return daylightYear(years, year, new Map(curtain ? windows.map((w) => [w.id, passageYear([curtain])]) : []));
 }
 
 const total = (year: DaylightYear) => year.byDayType.reduce((sum, value) => sum + value, 0);

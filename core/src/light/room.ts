@@ -1,178 +1,180 @@
-/** A room made ready to light its spots: its panes, boards and surfaces, and what each window gives to each surface. */
-import { SKY_NODES, nodeDirection } from '../sky';
-import { directionInRoom, pointOn, times, type Rectangle, type Vec } from '../room';
+/** A room made ready to light its spots: its panes, solids and surfaces, and what each window gives to each surface. */
+import { COARSE_NET, FINE_NET, SKY_NODES, emptyAround, findAround, nodeDirection } from '../sky/nodes';
+import { directionInRoom } from '../room/geometry';
+import type { Occluder } from '../room/occluder';
+import { pointOn, type Rectangle } from '../room/rectangle';
+import type { Vec } from '../room/vector';
 import type { Room } from '../home/facts';
-import {
-  addDirectLight,
-  distanceTo,
-  directLight,
-  emptyCoefficients,
-  fluxThrough,
-  type Coefficients,
-  type DirectLight,
-} from './coefficients';
-import { enclosureOf, hitFace, type Enclosure } from './enclosure';
-import type { Pane, Receiver } from './pane';
+import { addDirectLight, directLight, distanceTo, emptyCoefficients, fluxThrough, type Coefficients, type DirectLight } from './coefficients';
+import { enclosureOf, hitFace, type Enclosure, type Importance } from './enclosure';
+import { litPart, type LitPart, type Pane, type Receiver } from './pane';
 import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
+import { sunPolygons } from './sun-patch';
 
-/** What each patch of the room gets straight from a window, kept flat since it is summed for every spot. */
-interface PatchLight {
-  /** Sky nodes that any patch sees through the window. */
+/** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
+interface SurfaceLight {
+  /** Coarse sky nodes that any piece sees through the window. */
   readonly nodes: Uint16Array;
-  /** `patch * nodes.length + i`. */
-  readonly sky: Float64Array;
+  /** `piece * nodes.length + i`. */
+  readonly sky: Float32Array;
   readonly ground: Float64Array;
   readonly obstruction: Float64Array;
   readonly veil: Float64Array;
 }
 
-interface SunOnPatches {
-  readonly patches: Uint16Array;
+/** What a beam of 1 W m-2 gives to which pieces. */
+interface SunOnSurfaces {
+  readonly pieces: Uint16Array;
   readonly irradiances: Float64Array;
 }
 
-const NO_SUN: SunOnPatches = { patches: new Uint16Array(0), irradiances: new Float64Array(0) };
+const NO_SUN: SunOnSurfaces = { pieces: new Uint16Array(0), irradiances: new Float64Array(0) };
 
 /** What one window does to the room as a whole. */
 interface PaneInRoom {
   readonly pane: Pane;
   readonly flux: Coefficients;
-  readonly onPatches: PatchLight;
-  /** For each sky node in which the sun might stand: what a beam of 1 W m-2 gives to which patches. */
-  readonly sunOnPatches: readonly SunOnPatches[];
+  readonly onSurfaces: SurfaceLight;
+  /** For the sun in a node of the fine net; what hides it outside is not asked here. Traced when first asked for. */
+  sunFrom(node: number): SunOnSurfaces;
 }
 
 export interface LitRoom {
   readonly resolution: Resolution;
   readonly room: Room;
-  readonly boards: readonly Rectangle[];
+  /** Boards and blocks. */
+  readonly solids: readonly Occluder[];
   readonly enclosure: Enclosure;
   readonly panes: readonly PaneInRoom[];
 }
 
-/** Traces a room's windows onto its own surfaces. The boards shade spots, not walls. */
-export function litRoom(room: Room, panes: readonly Pane[], boards: readonly Rectangle[], resolution = DEFAULT_RESOLUTION): LitRoom {
+/** Traces a room's windows onto its own surfaces. Boards and blocks shade spots, not walls. */
+export function litRoom(room: Room, panes: readonly Pane[], solids: readonly Occluder[], resolution = DEFAULT_RESOLUTION): LitRoom {
   const enclosure = enclosureOf(room, panes.map((pane) => pane.opening), resolution.patchesAlong);
   return {
     resolution,
     room,
-    boards,
+    solids,
     enclosure,
     panes: panes.map((pane) => ({
       pane,
       flux: fluxThrough(pane),
-      onPatches: patchLight(pane, enclosure, resolution),
-      sunOnPatches: sunOnPatches(room, pane, enclosure, resolution.sunCells),
+      onSurfaces: surfaceLight(pane, enclosure, resolution),
+      sunFrom: sunTracer(room, pane, enclosure, resolution.sunCells),
     })),
   };
 }
 
-function patchLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): PatchLight {
+function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): SurfaceLight {
   const { patches } = enclosure;
   const count = patches.length;
-  const all = new Float64Array(count * SKY_NODES);
+  const all = new Float64Array(count * COARSE_NET.count);
   const ground = new Float64Array(count);
   const obstruction = new Float64Array(count);
   const veil = new Float64Array(count);
-  for (let patch = 0; patch < count; patch++) {
-    const { rectangle, reflectance } = patches[patch]!;
+  for (let piece = 0; piece < count; piece++) {
+    const { rectangle, reflectance } = patches[piece]!;
     if (reflectance === 0) continue;
-    const light: DirectLight = { sky: all.subarray(patch * SKY_NODES, (patch + 1) * SKY_NODES), ground: 0, obstruction: 0, veil: 0 };
+    const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
+    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, veil: 0 };
     addMeanLight(light, pane, rectangle, resolution);
-    ground[patch] = light.ground;
-    obstruction[patch] = light.obstruction;
-    veil[patch] = light.veil;
+    ground[piece] = light.ground;
+    obstruction[piece] = light.obstruction;
+    veil[piece] = light.veil;
   }
   const nodes = nodesSeen(all, count);
   const width = nodes.length;
-  const sky = new Float64Array(count * width);
-  for (let patch = 0; patch < count; patch++) {
-    for (let i = 0; i < width; i++) sky[patch * width + i] = all[patch * SKY_NODES + nodes[i]!]!;
+  const sky = new Float32Array(count * width);
+  for (let piece = 0; piece < count; piece++) {
+    for (let i = 0; i < width; i++) sky[piece * width + i] = all[piece * COARSE_NET.count + nodes[i]!]!;
   }
   return { nodes, sky, ground, obstruction, veil };
 }
 
-function nodesSeen(all: Float64Array, patches: number): Uint16Array {
+function nodesSeen(all: Float64Array, pieces: number): Uint16Array {
   const seen: number[] = [];
-  for (let node = 0; node < SKY_NODES; node++) {
-    let patch = 0;
-    while (patch < patches && all[patch * SKY_NODES + node] === 0) patch++;
-    if (patch < patches) seen.push(node);
+  for (let node = 0; node < COARSE_NET.count; node++) {
+    let piece = 0;
+    while (piece < pieces && all[piece * COARSE_NET.count + node] === 0) piece++;
+    if (piece < pieces) seen.push(node);
   }
   return Uint16Array.from(seen);
 }
 
-/** The weighted sum over patches of what they get: what they pass on to one spot. */
-function gather(light: PatchLight, importance: Float64Array): DirectLight {
-  const sum: DirectLight = { ...emptyCoefficients(), veil: 0 };
+/** The weighted sum over pieces of what they get: what they pass on to one spot. */
+function gather(light: SurfaceLight, importance: Float64Array): DirectLight {
+  const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), veil: 0 };
   const width = light.nodes.length;
   const row = new Float64Array(width);
   const matrix = light.sky;
-  for (let patch = 0; patch < importance.length; patch++) {
-    const weight = importance[patch]!;
+  for (let piece = 0; piece < importance.length; piece++) {
+    const weight = importance[piece]!;
     if (weight === 0) continue;
-    const base = patch * width;
+    const base = piece * width;
     for (let i = 0; i < width; i++) row[i]! += weight * matrix[base + i]!;
-    sum.ground += weight * light.ground[patch]!;
-    sum.obstruction += weight * light.obstruction[patch]!;
-    sum.veil += weight * light.veil[patch]!;
+    sum.ground += weight * light.ground[piece]!;
+    sum.obstruction += weight * light.obstruction[piece]!;
+    sum.veil += weight * light.veil[piece]!;
   }
   for (let i = 0; i < width; i++) sum.sky[light.nodes[i]!] = row[i]!;
   return sum;
 }
 
-/** Patches farther from a window than this many times their own width are looked at from their centre alone. */
-const FAR_PATCH = 2;
+/** Pieces farther from a window than this many times their own width are looked at from their centre alone. */
+const FAR_PIECE = 2;
 
-/** Adds the mean over a patch of what it gets straight from a window, from two by two points when it is near. */
-function addMeanLight(mean: DirectLight, pane: Pane, patch: Rectangle, resolution: Resolution): void {
-  const away = distanceTo(pane.opening, pointOn(patch, 0.5, 0.5));
-  const points = away > FAR_PATCH * Math.max(patch.sizeU, patch.sizeV) ? [0.5] : [0.2113, 0.7887];
+/** Adds the mean over a piece of what it gets straight from a window, from two by two points when it is near. */
+function addMeanLight(mean: DirectLight, pane: Pane, piece: Rectangle, resolution: Resolution): void {
+  const away = distanceTo(pane.opening, pointOn(piece, 0.5, 0.5));
+  const points = away > FAR_PIECE * Math.max(piece.sizeU, piece.sizeV) ? [0.5] : [0.2113, 0.7887];
   for (const u of points) {
     for (const v of points) {
-      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(patch, u, v), normal: patch.normal }, [], resolution.surface);
+      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(piece, u, v), normal: piece.normal }, [], resolution.surface);
     }
   }
 }
 
-function sunOnPatches(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number): SunOnPatches[] {
-  const { opening } = pane;
-  const { normal } = opening;
-  const cellArea = (opening.sizeU * opening.sizeV) / sunCells ** 2;
-  const cells: Vec[] = [];
+/** Carries a beam from each node of the fine net through a pane onto the room's pieces, when it is first asked for. */
+function sunTracer(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number): (node: number) => SunOnSurfaces {
+  const known = new Map<number, SunOnSurfaces>();
+  return (node) => {
+    let beam = known.get(node);
+    if (!beam) {
+      const { azimuthDeg, elevationDeg } = nodeDirection(node);
+      beam = sunOnSurfaces(room, pane, enclosure, sunCells, directionInRoom(room, azimuthDeg, elevationDeg));
+      known.set(node, beam);
+    }
+    return beam;
+  };
+}
+
+const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
+
+function sunOnSurfaces(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number, toSun: Vec): SunOnSurfaces {
+  const { corner, edgeU, edgeV, normal } = pane.opening;
+  const cosGlass = toSun.x * normal.x + toSun.y * normal.y + toSun.z * normal.z;
+  if (cosGlass <= 0) return NO_SUN;
+  litPart(part, pane, toSun.x, toSun.y, toSun.z);
+  const { u0, u1, v0, v1 } = part;
+  if (u1 <= u0 || v1 <= v0) return NO_SUN;
+  const power = (pane.glass(cosGlass) * pane.clearShare * cosGlass * (u1 - u0) * (v1 - v0)) / sunCells ** 2;
+  const sums = new Map<number, number>();
+  const inward = { x: -toSun.x, y: -toSun.y, z: -toSun.z };
   for (let i = 0; i < sunCells; i++) {
-    for (let j = 0; j < sunCells; j++) cells.push(pointOn(opening, (i + 0.5) / sunCells, (j + 0.5) / sunCells));
-  }
-  const sums = new Float64Array(enclosure.patches.length);
-  const beams: SunOnPatches[] = [];
-  for (let node = 0; node < SKY_NODES; node++) {
-    const { azimuthDeg, elevationDeg } = nodeDirection(node);
-    const toSun = directionInRoom(room, azimuthDeg, elevationDeg);
-    const cosGlass = toSun.x * normal.x + toSun.y * normal.y + toSun.z * normal.z;
-    // What hides the sun outside is asked at each instant, not here: its edge must not blur between nodes.
-    if (cosGlass <= 0) {
-      beams.push(NO_SUN);
-      continue;
-    }
-    const power = pane.glass(cosGlass) * pane.clearShare * cosGlass * cellArea;
-    const inward = times(toSun, -1);
-    sums.fill(0);
-    for (const cell of cells) {
+    const u = u0 + ((i + 0.5) / sunCells) * (u1 - u0);
+    for (let j = 0; j < sunCells; j++) {
+      const v = v0 + ((j + 0.5) / sunCells) * (v1 - v0);
+      const cell = { x: corner.x + edgeU.x * u + edgeV.x * v, y: corner.y + edgeU.y * u + edgeV.y * v, z: corner.z + edgeU.z * u + edgeV.z * v };
       const hit = hitFace(room, cell, inward);
-      sums[enclosure.patchAt(hit.face, hit.point)]! += power;
+      const piece = enclosure.patchAt(hit.face, hit.point);
+      sums.set(piece, (sums.get(piece) ?? 0) + power);
     }
-    const lit: number[] = [];
-    const irradiances: number[] = [];
-    for (let patch = 0; patch < sums.length; patch++) {
-      if (sums[patch] === 0) continue;
-      const { reflectance, area } = enclosure.patches[patch]!;
-      if (reflectance === 0) continue;
-      lit.push(patch);
-      irradiances.push(sums[patch]! / area);
-    }
-    beams.push({ patches: Uint16Array.from(lit), irradiances: Float64Array.from(irradiances) });
   }
-  return beams;
+  const lit = [...sums].filter(([piece]) => enclosure.patches[piece]!.reflectance > 0);
+  return {
+    pieces: Uint16Array.from(lit, ([piece]) => piece),
+    irradiances: Float64Array.from(lit, ([piece, sum]) => sum / enclosure.patches[piece]!.area),
+  };
 }
 
 /** What a spot gets through one window, straight and after reflection. */
@@ -180,23 +182,63 @@ export interface SpotWindow {
   readonly pane: Pane;
   readonly direct: DirectLight;
   readonly reflected: DirectLight;
-  /** Irradiance after reflection for a beam of 1 W m-2 from each sky node. */
-  readonly sunReflected: Float64Array;
+  /** Irradiance after reflection for a beam of 1 W m-2 from a direction, degrees; read between nodes of the fine net. */
+  sunReflected(azimuthDeg: number, elevationDeg: number): number;
+  /** The same for one instant, with the edge of the sun's patch exact. */
+  sunReflectedExactly(toSun: Vec): number;
   readonly flux: Coefficients;
 }
 
-/** Daylight coefficients of a receiver in a lit room, window by window. */
-export function spotWindows(lit: LitRoom, receiver: Receiver): SpotWindow[] {
-  const importance = lit.enclosure.importance(receiver, lit.boards);
-  return lit.panes.map(({ pane, flux, onPatches, sunOnPatches: beams }) => {
-    const reflected = gather(onPatches, importance);
-    const sunReflected = new Float64Array(SKY_NODES);
-    for (let node = 0; node < beams.length; node++) {
-      const { patches, irradiances } = beams[node]!;
-      let sum = 0;
-      for (let i = 0; i < patches.length; i++) sum += importance[patches[i]!]! * irradiances[i]!;
-      sunReflected[node] = sum;
+/**
+ * Daylight coefficients of a receiver in a lit room, window by window.
+ * @param neighbours crowns and whatever else stands in the light at this spot alone
+ */
+export function spotWindows(lit: LitRoom, receiver: Receiver, neighbours: readonly Occluder[] = []): SpotWindow[] {
+  const occluders = neighbours.length > 0 ? [...lit.solids, ...neighbours] : lit.solids;
+  const importance = lit.enclosure.importance(receiver, occluders);
+  return lit.panes.map((seen) => ({
+    pane: seen.pane,
+    direct: directLight(seen.pane, receiver, occluders, lit.resolution.spot),
+    reflected: gather(seen.onSurfaces, importance.whole),
+    sunReflected: sunReader(seen, importance.whole),
+    sunReflectedExactly: (toSun) => exactSun(lit, seen.pane, receiver, occluders, importance, toSun),
+    flux: seen.flux,
+  }));
+}
+
+const around = emptyAround();
+
+function sunReader(seen: PaneInRoom, importance: Float64Array): (azimuthDeg: number, elevationDeg: number) => number {
+  const read = new Float64Array(SKY_NODES).fill(NaN);
+  return (azimuthDeg, elevationDeg) => {
+    findAround(around, FINE_NET, azimuthDeg, elevationDeg);
+    let sum = 0;
+    for (let i = 0; i < 4; i++) {
+      const node = around.nodes[i]!;
+      if (Number.isNaN(read[node]!)) read[node] = weighed(seen.sunFrom(node), importance);
+      sum += around.shares[i]! * read[node]!;
     }
-    return { pane, direct: directLight(pane, receiver, lit.boards, lit.resolution.spot), reflected, sunReflected, flux };
-  });
+    return sum;
+  };
+}
+
+function weighed({ pieces, irradiances }: SunOnSurfaces, importance: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < pieces.length; i++) sum += importance[pieces[i]!]! * irradiances[i]!;
+  return sum;
+}
+
+/** Cells along each edge of a window when one instant's beam is carried on by bounces. */
+const EXACT_CELLS = 16;
+
+/** What comes straight from the sun's patch by its exact outline on each face, what bounces on by cells. */
+function exactSun(lit: LitRoom, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], { byBounces }: Importance, toSun: Vec): number {
+  const bounced = weighed(sunOnSurfaces(lit.room, pane, lit.enclosure, EXACT_CELLS, toSun), byBounces);
+  const n = pane.opening.normal;
+  const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
+  if (cosGlass <= 0) return 0;
+  const passed = pane.glass(cosGlass) * pane.clearShare;
+  let straight = 0;
+  for (const { share, view } of sunPolygons(lit, pane, receiver, occluders, toSun)) straight += share * view * passed;
+  return straight + bounced;
 }

@@ -1,12 +1,12 @@
 /** What one window gives a spot through the year with its curtain open: the spot's coefficients times the outdoor year. */
-import { readAtNodes } from '../sky/nodes';
+import { coarsened } from '../sky/nodes';
 import { OVERCAST_SKY } from '../sky/radiance';
 import { HOUR_BINS, type SkyYear } from '../sky/year';
 import { directionInRoom } from '../room/geometry';
-import type { Rectangle } from '../room/rectangle';
+import { clearWay, type Occluder } from '../room/occluder';
 import type { Vec } from '../room/vector';
-import { beamThrough, passesOpening, sunTransmittance, type Coefficients, type DirectLight } from './coefficients';
-import { paneAzimuth } from './pane';
+import type { Coefficients, DirectLight } from './coefficients';
+import { beamThrough, litPart, paneAzimuth, type LitPart } from './pane';
 import type { SpotWindow } from './room';
 
 /** Beam irradiance from which the sun is said to shine, W m-2. World Meteorological Organization. */
@@ -27,8 +27,10 @@ interface BinnedCoefficients {
 /** A spot and one window under one outdoor year; curtains not yet applied, so that moving one costs almost nothing. */
 export interface WindowYear {
   readonly windowId: string;
-  readonly groundReflectance: number;
-  readonly obstructionReflectance: number;
+  /** Months (1..12) in which this view holds; outside them it gives nothing. */
+  readonly months: readonly number[];
+  /** Reflectance of the ground outside by month, January first. */
+  readonly groundByMonth: readonly number[];
   readonly direct: BinnedCoefficients & { readonly veil: number };
   readonly reflected: BinnedCoefficients & { readonly veil: number };
   readonly flux: BinnedCoefficients;
@@ -43,41 +45,46 @@ export interface WindowYear {
   readonly sunHoursLikely: Float64Array;
 }
 
-function binned(coefficients: Coefficients, sky: SkyYear, even: Float64Array): BinnedCoefficients {
+function binned({ sky: field, net, ground, obstruction }: Coefficients, sky: SkyYear, even: Float64Array, months: readonly number[]): BinnedCoefficients {
   const clear = new Float64Array(HOUR_BINS);
-  const field = coefficients.sky;
-  const nodes = field.length;
-  const shapes = sky.clearShape;
-  const seen: number[] = [];
-  for (let node = 0; node < nodes; node++) if (field[node]! > 0) seen.push(node);
-  const count = seen.length;
-  const at = Uint16Array.from(seen);
-  const weight = Float64Array.from(seen, (node) => field[node]!);
+  const fine = net.count === even.length;
+  const shapes = fine ? sky.clearShape : sky.coarseClearShape;
+  const evenShape = fine ? even : coarsened(even);
+  const nodes = net.count;
+  let count = 0;
+  const at = new Uint16Array(nodes);
+  const weight = new Float64Array(nodes);
   let overcast = 0;
-  if (count > 0) {
-    for (let bin = 0; bin < HOUR_BINS; bin++) {
-      if (sky.global[bin * sky.dayTypes]! === 0) continue;
+  for (let node = 0; node < nodes; node++) {
+    const value = field[node]!;
+    if (value === 0) continue;
+    at[count] = node;
+    weight[count] = value;
+    overcast += value * evenShape[node]!;
+    count++;
+  }
+  for (const month of months) {
+    for (let bin = (month - 1) * 24; bin < month * 24; bin++) {
+      if (sky.lit[bin] === 0) continue;
       const base = bin * nodes;
       let sum = 0;
       for (let i = 0; i < count; i++) sum += weight[i]! * shapes[base + at[i]!]!;
       clear[bin] = sum;
     }
-    for (let i = 0; i < count; i++) overcast += weight[i]! * even[at[i]!]!;
   }
-  return {
-    clear,
-    overcast,
-    ground: coefficients.ground / Math.PI,
-    obstruction: coefficients.obstruction / Math.PI,
-  };
+  return { clear, overcast, ground: ground / Math.PI, obstruction: obstruction / Math.PI };
 }
 
 /** What the sun does at one window through the year, the same for every spot of the room; made once for each window. */
 export interface PaneYear {
   /** The year's steps in which the sun stands before the window. */
   readonly steps: Uint32Array;
-  /** Its direction in the room's frame at each of them: x, y, z in turn. */
-  readonly toSun: Float64Array;
+  /**
+   * The beam at each of them, FIELDS_OF_BEAM numbers in turn: its run along the opening's edges for each metre away from
+   * the glass, its height (z of a unit vector), what passes, and the part of the opening through which it comes (u0, u1,
+   * v0, v1), and the share of it that trees outside leave.
+   */
+  readonly beams: Float64Array;
   /**
    * The beam by quarter of each hour bin, since what it gives after reflection changes slowly: the bin, the mean
    * direction (weighted by energy) and W h m-2 a day by day type.
@@ -90,14 +97,18 @@ export interface PaneYear {
   readonly sunFlux: Float64Array;
 }
 
+const FIELDS_OF_BEAM = 9;
+const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
+
 /** Picks the steps of the year in which the sun stands before a window, and sums the beam that passes it. */
 export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear, even: Float64Array = OVERCAST_SKY): PaneYear {
   const { pane } = window;
   const { dayTypes } = sky;
   const steps: number[] = [];
-  const toSuns: number[] = [];
+  const beams: number[] = [];
   const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
-  const n = pane.opening.normal;
+  const { normal: n, edgeU, edgeV, sizeU, sizeV } = pane.opening;
+  const monthOn = Array.from({ length: 12 }, (_, month0) => pane.months.includes(month0 + 1));
   const quarters = HOUR_BINS * QUARTERS;
   const energy = new Float64Array(quarters * dayTypes);
   const weight = new Float64Array(quarters);
@@ -105,17 +116,26 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   const elevation = new Float64Array(quarters);
   const facing = paneAzimuth(pane, pane.opening.normal.x, pane.opening.normal.y);
   for (let step = 0; step < sky.steps; step++) {
+    if (!monthOn[Math.floor(sky.bin[step]! / 24)]) continue;
     const toSun = directionInRoom(pane.room, sky.azimuthDeg[step]!, sky.elevationDeg[step]!);
     const passed = beamThrough(pane, toSun);
     if (passed === 0) continue;
+    const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
+    litPart(part, pane, toSun.x, toSun.y, toSun.z);
+    const litShare = (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (sizeU * sizeV);
+    if (litShare === 0) continue;
+    const alongU = (toSun.x * edgeU.x + toSun.y * edgeU.y + toSun.z * edgeU.z) / cosGlass;
+    const alongV = (toSun.x * edgeV.x + toSun.y * edgeV.y + toSun.z * edgeV.z) / cosGlass;
     steps.push(step);
-    toSuns.push(toSun.x, toSun.y, toSun.z);
+    // What the beam gives after reflection is told without the trees that dim it.
+    const treeShare = passed / (pane.glass(cosGlass) * pane.clearShare);
+    beams.push(alongU, alongV, toSun.z, passed, part.u0, part.u1, part.v0, part.v1, treeShare);
     const bin = sky.bin[step]!;
     const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
     const quarter = bin * QUARTERS + Math.floor((sky.slot[step]! * sky.stepMinutes) / 15);
     let beam = 0;
     for (let type = 0; type < dayTypes; type++) {
-      const dni = sky.dni[step * dayTypes + type]!;
+      const dni = sky.dni[step * dayTypes + type]! * treeShare;
       beam += dni;
       energy[quarter * dayTypes + type]! += dni * hours;
     }
@@ -123,18 +143,17 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     // Taken from the pane's own bearing, so that north does not break the mean.
     azimuth[quarter]! += beam * (((sky.azimuthDeg[step]! - facing + 540) % 360) - 180);
     elevation[quarter]! += beam * sky.elevationDeg[step]!;
-    const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
-    addBeam(sunFlux, sky, step, passed * cosGlass);
+    addBeam(sunFlux, sky, step, passed * cosGlass * litShare);
   }
   const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
   return {
     steps: Uint32Array.from(steps),
-    toSun: Float64Array.from(toSuns),
+    beams: Float64Array.from(beams),
     beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
     beamAzimuth: Float32Array.from(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!),
     beamElevation: Float32Array.from(used, (quarter) => elevation[quarter]! / weight[quarter]!),
     beamEnergy: Float64Array.from(used.flatMap((quarter) => Array.from(energy.subarray(quarter * dayTypes, (quarter + 1) * dayTypes)))),
-    flux: binned(window.flux, sky, even),
+    flux: binned(window.flux, sky, even, pane.months),
     sunFlux,
   };
 }
@@ -155,7 +174,7 @@ function addBeam(target: Float64Array, sky: SkyYear, step: number, coefficient: 
 export function windowYear(
   spot: SpotWindow,
   leaf: Vec,
-  boards: readonly Rectangle[],
+  occluders: readonly Occluder[],
   sky: SkyYear,
   outside: PaneYear,
   even: Float64Array = OVERCAST_SKY,
@@ -167,23 +186,43 @@ export function windowYear(
   const sunHoursPossible = new Float64Array(HOUR_BINS);
   const sunHoursLikely = new Float64Array(HOUR_BINS);
   for (let entry = 0; entry < outside.beamBins.length; entry++) {
-    const back = readAtNodes(spot.sunReflected, outside.beamAzimuth[entry]!, outside.beamElevation[entry]!);
+    const back = spot.sunReflected(outside.beamAzimuth[entry]!, outside.beamElevation[entry]!);
     if (back === 0) continue;
     const into = outside.beamBins[entry]! * dayTypes;
     const from = entry * dayTypes;
     for (let type = 0; type < dayTypes; type++) sunReflected[into + type]! += back * outside.beamEnergy[from + type]!;
   }
-  const { opening } = spot.pane;
+  const { corner, edgeU, edgeV, normal } = spot.pane.opening;
+  const ox = leaf.x - corner.x;
+  const oy = leaf.y - corner.y;
+  const oz = leaf.z - corner.z;
+  const leafU = ox * edgeU.x + oy * edgeU.y + oz * edgeU.z;
+  const leafV = ox * edgeV.x + oy * edgeV.y + oz * edgeV.z;
+  const away = -(ox * normal.x + oy * normal.y + oz * normal.z);
+  const { beams } = outside;
   let hourOf = -1;
   let lastSlot = 60;
   let hourSum = 0;
-  for (let i = 0; i < outside.steps.length; i++) {
-    const x = outside.toSun[3 * i]!;
-    const y = outside.toSun[3 * i + 1]!;
-    const z = outside.toSun[3 * i + 2]!;
-    if (!passesOpening(opening, leaf, x, y, z)) continue;
-    const passed = sunTransmittance(spot.pane, leaf, { x, y, z }, boards);
-    if (passed === 0) continue;
+  const stepsBefore = away > 0 ? outside.steps.length : 0;
+  for (let i = 0; i < stepsBefore; i++) {
+    const at = i * FIELDS_OF_BEAM;
+    const u = leafU + beams[at]! * away;
+    if (u < beams[at + 4]! || u > beams[at + 5]!) continue;
+    const v = leafV + beams[at + 1]! * away;
+    if (v < beams[at + 6]! || v > beams[at + 7]!) continue;
+    const z = beams[at + 2]!;
+    let passed = beams[at + 3]!;
+    let shine = beams[at + 8]!;
+    if (occluders.length > 0) {
+      // Under a tree or a crown the sun shines in flecks: what is left of it counts.
+      const way = clearWay(
+        occluders, leaf.x, leaf.y, leaf.z,
+        corner.x + edgeU.x * u + edgeV.x * v, corner.y + edgeU.y * u + edgeV.y * v, corner.z + edgeU.z * u + edgeV.z * v,
+      );
+      if (way === 0) continue;
+      passed *= way;
+      shine *= way;
+    }
     const step = outside.steps[i]!;
     const onLeaf = passed * z;
     addBeam(sunDirect, sky, step, onLeaf);
@@ -193,7 +232,7 @@ export function windowYear(
     let brightest = 0;
     for (let type = 0; type < dayTypes; type++) {
       const dni = sky.dni[step * dayTypes + type]!;
-      if (dni > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
+      if (dni * shine > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
       brightest = Math.max(brightest, dni * onLeaf);
     }
     // Steps come in order of time: another hour, or an earlier part of it, is another day's.
@@ -206,11 +245,11 @@ export function windowYear(
     sunHoursPossible[bin]! += hours;
     sunHoursLikely[bin]! += hours * sunny;
   }
-  const withVeil = (light: DirectLight) => ({ ...binned(light, sky, even), veil: light.veil });
+  const withVeil = (light: DirectLight) => ({ ...binned(light, sky, even, spot.pane.months), veil: light.veil });
   return {
     windowId: spot.pane.windowId,
-    groundReflectance: spot.pane.groundReflectance,
-    obstructionReflectance: spot.pane.outside.reflectance,
+    months: spot.pane.months,
+    groundByMonth: spot.pane.groundByMonth,
     direct: withVeil(spot.direct),
     reflected: withVeil(spot.reflected),
     flux: outside.flux,

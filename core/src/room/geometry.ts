@@ -1,7 +1,7 @@
 /** The solid shape of a room: where its windows, boards and spots are in the room's frame. */
 import { RADIANS, wrapDegrees } from '../units/angle';
 import type { HomeFacts, Room, Side, Spot, Window } from '../home/facts';
-import { levelRectangle, type Rectangle } from './rectangle';
+import type { Rectangle } from './rectangle';
 import { plus, times, vec, type Vec } from './vector';
 
 /** For each side: a point of its wall, the way along it, and the way out. */
@@ -54,17 +54,6 @@ export function openingOf(room: Pick<Room, 'widthM' | 'depthM'>, window: Window)
   };
 }
 
-/** The solid boards of a room's stands, which keep light from what is below them. */
-export function boardsOf(facts: HomeFacts, roomId: string): Rectangle[] {
-  return facts.stands
-    .filter((stand) => stand.roomId === roomId)
-    .flatMap((stand) =>
-      facts.tiers
-        .filter((tier) => tier.standId === stand.id && tier.board === 'solid' && tier.heightM > 0.02)
-        .map((tier) => levelRectangle(stand.xM, stand.yM, tier.heightM, stand.widthM, stand.depthM)),
-    );
-}
-
 /** Leaves hold light a little above the board: where a spot's light is stated, above the tier, in metres. */
 export const LEAF_HEIGHT_M = 0.12;
 
@@ -74,6 +63,7 @@ export interface PlacedSpot {
   readonly tierId: string;
   readonly standId: string;
   readonly room: Room;
+  readonly tierHeightM: number;
   /** Where its leaves are, in its own room's frame. */
   readonly leaf: Vec;
 }
@@ -90,6 +80,6 @@ export function placedSpots(facts: HomeFacts): PlacedSpot[] {
     if (!tier || !stand || !room) return [];
     const height = Math.min(tier.heightM + LEAF_HEIGHT_M, room.heightM - 0.02);
     const leaf = vec(stand.xM + spot.alongM, stand.yM + spot.acrossM, height);
-    return [{ spot, tierId: tier.id, standId: stand.id, room, leaf }];
+    return [{ spot, tierId: tier.id, standId: stand.id, room, tierHeightM: tier.heightM, leaf }];
   });
 }

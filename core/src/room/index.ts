@@ -1,3 +1,5 @@
 export * from './geometry';
+export * from './obstacles';
+export * from './occluder';
 export * from './rectangle';
 export * from './vector';

@@ -103,18 +103,6 @@ function clipAbovePlane(polygon: readonly Vec[], point: Vec, normal: Vec): Vec[]
   return kept;
 }
 
-/** Whether the straight way between two points passes through a rectangle (touching its plane at an end does not count). */
-export function crosses(r: Rectangle, from: Vec, to: Vec): boolean {
-  const a = dot(minus(from, r.corner), r.normal);
-  const b = dot(minus(to, r.corner), r.normal);
-  if (a * b >= -1e-12) return false;
-  const share = a / (a - b);
-  const hit = minus(plus(from, times(minus(to, from), share)), r.corner);
-  const u = dot(hit, r.edgeU);
-  const v = dot(hit, r.edgeV);
-  return u > 0 && u < r.sizeU && v > 0 && v < r.sizeV;
-}
-
 /** A level rectangle facing up: corner nearest the origin, sizes along x and y, at a height. */
 export function levelRectangle(x: number, y: number, z: number, sizeX: number, sizeY: number): Rectangle {
   return {

@@ -3,7 +3,7 @@ import { DAY_MS, MINUTE_MS, RADIANS, SOLAR_CONSTANT, daysInMonth, utcOffsetMinut
 import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunSeenFrom, type Place } from '../sun';
 import { clearnessProfile, dayTypeClearness, DAY_TYPES } from './clearness';
 import { clearSkyIrradiance, haurwitzGlobal, splitGlobal } from './irradiance';
-import { SKY_NODES } from './nodes';
+import { COARSE_NET, SKY_NODES, coarsenInto } from './nodes';
 import { clearSky } from './radiance';
 
 /** Months times hours: the bins in which a year's sky is summed, index `month0 * 24 + localHour`. */
@@ -60,6 +60,10 @@ export interface SkyYear {
   readonly global: Float64Array;
   /** Mean shape of the clear sky in each bin, per unit of diffuse irradiance, `bin * SKY_NODES + node`. */
   readonly clearShape: Float32Array;
+  /** The same on the coarse net, `bin * COARSE_NET.count + node`. */
+  readonly coarseClearShape: Float32Array;
+  /** Whether the sun is up in each bin at all. */
+  readonly lit: Uint8Array;
 }
 
 /** Lengths a step may have: whole parts of a quarter hour, so that the beam can be summed by quarters. */
@@ -174,7 +178,19 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     overcastDiffuse,
     global,
     clearShape,
+    coarseClearShape: coarseShapes(clearShape),
+    lit: Uint8Array.from({ length: HOUR_BINS }, (_, at) => (global[at * types]! > 0 ? 1 : 0)),
   };
+}
+
+function coarseShapes(shapes: Float32Array): Float32Array {
+  const coarse = new Float32Array(HOUR_BINS * COARSE_NET.count);
+  const one = new Float64Array(COARSE_NET.count);
+  for (let at = 0; at < HOUR_BINS; at++) {
+    coarsenInto(one, shapes, at * SKY_NODES);
+    coarse.set(one, at * COARSE_NET.count);
+  }
+  return coarse;
 }
 
 /** Minutes local time is ahead of UTC at noon on each day of a month; zones are slow to ask, and few months change their offset. */

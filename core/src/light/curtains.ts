@@ -1,0 +1,83 @@
+/** What a window's curtains, blinds and films let through, hour by hour. */
+import { HOUR_BINS } from '../sky/year';
+
+/** What a curtain that fills the window does: it lets a share through and spreads it evenly. */
+export interface Veil {
+  readonly transmittance: number;
+  /** Share of what passes that is scattered; the rest goes straight on. */
+  readonly scatter: number;
+}
+
+/** How much of a window's light goes straight on and how much is spread evenly, all its curtains taken together. */
+export interface Passage {
+  readonly straight: number;
+  readonly spread: number;
+}
+
+export const OPEN_PASSAGE: Passage = { straight: 1, spread: 0 };
+
+/** Veils one behind the other: what one has spread stays spread. */
+export function passageOf(veils: readonly Veil[]): Passage {
+  let straight = 1;
+  let whole = 1;
+  for (const { transmittance, scatter } of veils) {
+    straight *= transmittance * (1 - scatter);
+    whole *= transmittance;
+  }
+  return { straight, spread: whole - straight };
+}
+
+/** A curtain and when it is shut, in local minutes. */
+export interface CurtainProgramme {
+  readonly veil: Veil;
+  readonly months: readonly number[];
+  readonly fromMinute: number;
+  readonly toMinute: number;
+}
+
+/** The passage of a window's light through a year, by hour bin. */
+export interface PassageYear {
+  /** Means over the hour. */
+  readonly straight: Float64Array;
+  readonly spread: Float64Array;
+  /** The most that goes straight on at any time of the hour. */
+  readonly straightMost: Float64Array;
+  /** Share of the hour in which a leaf still has the sun's disc: half of the beam or more goes straight on. */
+  readonly sunShare: Float64Array;
+}
+
+/** Less of the beam than this counts as shade. */
+const DISC_SEEN = 0.5;
+
+/** The veils that are shut in a month (1..12) at a minute of the day, and what they do together. */
+export function passageAt(programmes: readonly CurtainProgramme[], month: number, minute: number): Passage {
+  return passageOf(programmes.filter((p) => p.months.includes(month) && minute >= p.fromMinute && minute < p.toMinute).map((p) => p.veil));
+}
+
+/** Works out a window's passage for every hour of every month, to the minute. */
+export function passageYear(programmes: readonly CurtainProgramme[]): PassageYear {
+  const straight = new Float64Array(HOUR_BINS);
+  const spread = new Float64Array(HOUR_BINS);
+  const straightMost = new Float64Array(HOUR_BINS);
+  const sunShare = new Float64Array(HOUR_BINS);
+  const edges = programmes.flatMap((p) => [p.fromMinute, p.toMinute]);
+  for (let month0 = 0; month0 < 12; month0++) {
+    for (let hour = 0; hour < 24; hour++) {
+      const bin = month0 * 24 + hour;
+      const from = hour * 60;
+      const cuts = [from, ...edges.filter((edge) => edge > from && edge < from + 60).sort((p, q) => p - q), from + 60];
+      for (let i = 0; i + 1 < cuts.length; i++) {
+        const share = (cuts[i + 1]! - cuts[i]!) / 60;
+        const now = passageAt(programmes, month0 + 1, cuts[i]!);
+        straight[bin]! += share * now.straight;
+        spread[bin]! += share * now.spread;
+        straightMost[bin] = Math.max(straightMost[bin]!, now.straight);
+        if (now.straight >= DISC_SEEN) sunShare[bin]! += share;
+      }
+    }
+  }
+  return { straight, spread, straightMost, sunShare };
+}
+
+/** A window without curtains. */
+export const OPEN_YEAR: PassageYear = passageYear([]);

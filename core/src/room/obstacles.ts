@@ -1,0 +1,75 @@
+/** What stands in the light inside a room: its boards and blocks, and at each spot the crowns of its neighbours. */
+import type { Foliage, HomeFacts, Plant } from '../home/facts';
+import { solidBox, type Occluder } from './occluder';
+import { LEAF_HEIGHT_M } from './geometry';
+
+/** The solid boards of a room's stands and its blocks. */
+export function solidsOf(facts: HomeFacts, roomId: string): Occluder[] {
+  const boards = facts.stands
+    .filter((stand) => stand.roomId === roomId)
+    .flatMap((stand) =>
+      facts.tiers
+        .filter((tier) => tier.standId === stand.id && tier.board === 'solid' && tier.heightM > 0.02)
+        .map((tier) => solidBox(stand.xM, stand.yM, tier.heightM, stand.widthM, stand.depthM, 0)),
+    );
+  const blocks = facts.blocks
+    .filter((block) => block.roomId === roomId)
+    .map((block) => solidBox(block.xM, block.yM, block.zM, block.widthM, block.depthM, block.heightM));
+  return [...boards, ...blocks];
+}
+
+/** Leaf area over ground covered, by how a crown looks. Asner, Scurlock and Hicke 2003 give 1 to 6 for canopies. */
+export const LEAF_AREA_INDEX: Readonly<Record<Foliage, number>> = { sparse: 1, medium: 2.5, dense: 5 };
+
+/** Shadow of a unit of leaf turned every way: spherical leaf angles. Ross 1981. */
+const LEAF_SHADOW = 0.5;
+
+/** A crown in its room's frame, with the spot it grows on. */
+export interface Crown {
+  readonly spotId: string;
+  readonly occluder: Occluder;
+}
+
+/** A crown begins at this share of a plant's height with its pot: below are pot and stem. */
+const CROWN_FROM = 0.3;
+
+/** Every crown of a room; a plant whose height is not known throws no shade. */
+export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
+  const stands = new Map(facts.stands.filter((stand) => stand.roomId === roomId).map((stand) => [stand.id, stand]));
+  const tiers = new Map(facts.tiers.map((tier) => [tier.id, tier]));
+  const spots = new Map(facts.spots.map((spot) => [spot.id, spot]));
+  return facts.plants.flatMap((plant): Crown[] => {
+    const spot = plant.spotId === null ? undefined : spots.get(plant.spotId);
+    const tier = spot && tiers.get(spot.tierId);
+    const stand = tier && stands.get(tier.standId);
+    if (!spot || !tier || !stand || plant.heightCm === null) return [];
+    const heightM = plant.heightCm / 100;
+    const half = Math.min(spot.sizeM, heightM) / 2;
+    const x = stand.xM + spot.alongM;
+    const y = stand.yM + spot.acrossM;
+    const z0 = tier.heightM + CROWN_FROM * heightM;
+    const z1 = tier.heightM + heightM;
+    const extinction = (LEAF_SHADOW * LEAF_AREA_INDEX[plant.foliage]) / (z1 - z0);
+    return [{ spotId: spot.id, occluder: { x0: x - half, y0: y - half, z0, x1: x + half, y1: y + half, z1, extinction } }];
+  });
+}
+
+/** Crowns farther from a spot than this many times their height above its leaves are left out: they hide only what lies low. */
+const FARTHEST_M = 1.2;
+
+/**
+ * What the neighbours of a spot hold between it and the light: the parts of their crowns that rise above its own
+ * plant's top, so that the difference in height tells.
+ * @param leaf where the spot's light is stated, in the room's frame; @param tierHeightM of the spot's board
+ */
+export function neighboursOf(crowns: readonly Crown[], spotId: string, leaf: { x: number; y: number; z: number }, tierHeightM: number, own: readonly Plant[]): Occluder[] {
+  const tallest = Math.max(0, ...own.map((plant) => (plant.heightCm ?? 0) / 100));
+  const top = Math.max(leaf.z, tierHeightM + tallest - LEAF_HEIGHT_M);
+  return crowns.flatMap((crown): Occluder[] => {
+    const { occluder } = crown;
+    if (crown.spotId === spotId || occluder.z1 <= top + 0.02) return [];
+    const away = Math.hypot((occluder.x0 + occluder.x1) / 2 - leaf.x, (occluder.y0 + occluder.y1) / 2 - leaf.y);
+    if (away > FARTHEST_M) return [];
+    return [{ ...occluder, z0: Math.max(occluder.z0, top) }];
+  });
+}
