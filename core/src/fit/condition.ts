@@ -9,15 +9,18 @@ export interface DliShares {
   readonly ground: number;
   readonly obstruction: number;
   readonly reflected: number;
+  /** The room's own light after dark. */
+  readonly roomLight: number;
   /** By lamp id. */
   readonly lamps: Readonly<Record<string, number>>;
 }
 
 export interface Condition {
   readonly month: number;
-  /** Mean DLI of the month, all sources, and what a dull and a bright year bring (10th and 90th percentile). */
+  /** Mean DLI of the month, all sources, and its mean in poor, typical and good years (10th, 50th, 90th percentile of seeded years). */
   readonly dli: number;
   readonly dliPoorYear: number;
+  readonly dliTypicalYear: number;
   readonly dliGoodYear: number;
   /** DLI of a dull and a bright day (10th and 90th percentile). */
   readonly dliDullDay: number;

@@ -16,8 +16,8 @@ const targetOf = (given: Parameters<typeof yearTargets>[0], of: Taxon, month: nu
   yearTargets(given, of, { latitude, school: null, aim: 'whole' })[month - 1]!;
 
 const condition = (given: Partial<Condition> = {}, month = 6): Condition => ({
-  month, dli: 7, dliPoorYear: 6, dliGoodYear: 8, dliDullDay: 3, dliBrightDay: 10,
-  shares: { sun: 0, sky: 7, ground: 0, obstruction: 0, reflected: 0, lamps: {} },
+  month, dli: 7, dliPoorYear: 6, dliTypicalYear: 7, dliGoodYear: 8, dliDullDay: 3, dliBrightDay: 10,
+  shares: { sun: 0, sky: 7, ground: 0, obstruction: 0, reflected: 0, roomLight: 0, lamps: {} },
   peakPpfd: 200, sunHoursPossible: 0, sunHoursLikely: 0, dayH: 13, longestNightH: 11,
   air: { month, dayC: 22, nightC: 18, dayRh: 60, nightRh: 65, basis: 'stated' }, airMovement: 'gentle', vpdDay: 1, byHour: [], ...given,
 });

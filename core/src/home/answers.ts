@@ -1,35 +1,27 @@
 /** A home's answers: what each spot gives in each month, and how each plant fares where it stands. */
 import { airYear } from '../air';
-import { type Condition, type YearFit } from '../fit';
-import { circuitHours, placedLamps, type PlacedLamp } from '../lamp';
-import {
-  daylightYear,
-  litRoom,
-  paneOf,
-  paneYear,
-  spotWindows,
-  windowYear,
-  type CurtainProgramme,
-  type DaylightYear,
-  type LitRoom,
-  type PaneYear,
-  type WindowYear,
-} from '../light';
+import type { Condition, YearFit } from '../fit';
+import { circuitHours } from '../lamp';
 import { bestFreeSpot, fitOfSpot, rankSpots, type RankedSpot, type SpotChoice } from '../match';
-import { seasonalMonth, type Target } from '../plant';
-import { UP, boardsOf, placedSpots, plus, vec, type PlacedSpot, type Rectangle, type Vec } from '../room';
-import { climateWeather, skyYear, type SkyYear } from '../sky';
+import type { Target } from '../plant';
+import { neighboursOf, placedSpots, vec, type PlacedSpot } from '../room';
 import { MOL_PER_UMOL_HOUR } from '../units';
-import { conditionOf, dimmed, lampsAt, meanDli } from './conditions';
-import type { HomeFacts, Plant, Room } from './facts';
+import { conditionOf, dimmed, meanDli } from './conditions';
+import type { AirStatement, HomeFacts, Plant } from './facts';
 import type { Knowledge } from './knowledge';
 import { plantTargets } from './known';
+import { LitHome, type LeafPlace } from './lit-home';
+import { Memory, Names } from './memory';
+import { comparedReadings, correctionAt, type ComparedReading, type SpotCorrection } from './readings';
+import { sceneOf, type Scene } from './scene';
 
 export interface SpotAnswer {
   readonly spotId: string;
   readonly conditions: readonly Condition[];
   /** Share of open ground's light that reaches it under an overcast sky. */
   readonly daylightFactor: number;
+  /** What readings have corrected; the conditions hold it already. */
+  readonly correction: SpotCorrection | null;
 }
 
 export interface PlantAnswer {
@@ -45,6 +37,8 @@ export interface HomeAnswers {
   readonly year: number;
   readonly spots: readonly SpotAnswer[];
   readonly plants: readonly PlantAnswer[];
+  /** Readings that count, each against the model without them. */
+  readonly readings: readonly ComparedReading[];
 }
 
 /** DLI over a room's floor plan in one month, for the wash on its drawing. */
@@ -56,42 +50,35 @@ export interface RoomWash {
   readonly dli: Float32Array;
 }
 
-/** Keeps what a question cost, by the facts it depends on; forgets the oldest. */
-class Memory {
-  private readonly kept = new Map<string, unknown>();
-  constructor(private readonly size: number) {}
+/** Where a plan's grid of points lies: about 0.75 m apart, at the height of a table. */
+export function planGrid(room: { readonly widthM: number; readonly depthM: number; readonly heightM: number }): { columns: number; rows: number; heightM: number } {
+  const along = (size: number) => Math.max(4, Math.min(12, Math.round(size / 0.75)));
+  return { columns: along(room.widthM), rows: along(room.depthM), heightM: Math.min(0.8, room.heightM / 2) };
+}
 
-  recall<T>(key: string, make: () => T): T {
-    if (this.kept.has(key)) {
-      const value = this.kept.get(key) as T;
-      this.kept.delete(key);
-      this.kept.set(key, value);
-      return value;
-    }
-    const value = make();
-    this.kept.set(key, value);
-    if (this.kept.size > this.size) this.kept.delete(this.kept.keys().next().value!);
-    return value;
-  }
+/** A spot's leaves with the neighbours that stand in their light. */
+export function leafPlaceOf(scene: Scene, { spot, room, leaf, tierHeightM }: PlacedSpot): LeafPlace {
+  const roomScene = scene.rooms.get(room.id)!;
+  return { room: roomScene, leaf, neighbours: neighboursOf(roomScene.crowns, spot.id, leaf, tierHeightM, scene.plantsAt.get(spot.id) ?? []) };
 }
 
 /** Answers questions about homes, remembering geometry and skies between them: a curtain or a lamp moved costs little. */
 export class Answerer {
-  private readonly skies = new Memory(4);
-  private readonly rooms = new Memory(12);
-  private readonly panes = new Memory(40);
-  private readonly spots = new Memory(4000);
+  readonly lit: LitHome;
+  private readonly conditions = new Memory<SpotAnswer>(1200);
+  private readonly targets = new Memory<Target[]>(4000);
+  private readonly names = new Names();
 
-  constructor(private readonly knowledge: Knowledge) {}
+  constructor(readonly knowledge: Knowledge) {
+    this.lit = new LitHome(knowledge);
+  }
 
-  /** Everything about a home in a year. From nothing a home of 28 spots takes about a second (docs/measured.md). */
+  /** Everything about a home in a year (docs/measured.md tells how long that takes). */
   answer(facts: HomeFacts, year: number): HomeAnswers {
-    const placed = placedSpots(facts);
-    const lamps = placedLamps(facts);
-    const spots = placed.map((spot) => this.spotAnswer(facts, spot, lamps, year));
+    const { spots, readings } = this.spotAnswers(facts, year);
     const conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]));
     const plants = facts.plants.map((plant): PlantAnswer => {
-      const targets = plantTargets(facts, plant, this.knowledge);
+      const targets = this.targetsOf(facts, plant);
       if (targets.length === 0) return { plantId: plant.id, targets, fit: null, bestFree: null };
       const here = plant.spotId === null ? undefined : conditions.get(plant.spotId);
       return {
@@ -101,37 +88,33 @@ export class Answerer {
         bestFree: bestFreeSpot({ plant, targets, spots: facts.spots, conditions, plants: facts.plants }),
       };
     });
-    return { year, spots, plants };
+    return { year, spots, plants, readings };
   }
 
   /** Every spot of a home ranked for one plant, which need not stand in it yet. */
   rank(facts: HomeFacts, plant: Plant, year: number): RankedSpot[] {
-    const targets = plantTargets(facts, plant, this.knowledge);
+    const targets = this.targetsOf(facts, plant);
     if (targets.length === 0) return [];
-    const lamps = placedLamps(facts);
-    const conditions = new Map(
-      placedSpots(facts).map((spot) => [spot.spot.id, this.spotAnswer(facts, spot, lamps, year).conditions]),
-    );
+    const conditions = new Map(this.spotAnswers(facts, year).spots.map((spot) => [spot.spotId, spot.conditions]));
     return rankSpots({ plant, targets, spots: facts.spots, conditions, plants: facts.plants });
   }
 
-  /** The light over a room's plan, at one height, on a grid of about 0.75 m. */
+  /** The light over a room's plan, at one height. */
   wash(facts: HomeFacts, roomId: string, year: number): RoomWash | null {
-    const room = facts.rooms.find((candidate) => candidate.id === roomId);
+    const scene = sceneOf(facts, this.knowledge);
+    const room = scene.rooms.get(roomId);
     if (!room) return null;
-    const heightM = Math.min(0.8, room.heightM / 2);
-    const columns = Math.max(4, Math.min(12, Math.round(room.widthM / 0.75)));
-    const rows = Math.max(4, Math.min(12, Math.round(room.depthM / 0.75)));
+    const { columns, rows, heightM } = planGrid(room.room);
     const dli = new Float32Array(12 * columns * rows);
-    const lamps = placedLamps(facts).filter((lamp) => lamp.roomId === room.id);
-    const boards = boardsOf(facts, room.id);
+    const sky = this.lit.sky(facts, year);
     for (let row = 0; row < rows; row++) {
       for (let column = 0; column < columns; column++) {
-        const leaf = vec(((column + 0.5) / columns) * room.widthM, ((row + 0.5) / rows) * room.depthM, heightM);
-        const daylight = this.daylightAt(facts, room, leaf, boards, year);
-        const lit = lampsAt(facts, lamps, leaf, boards);
+        const leaf = vec(((column + 0.5) / columns) * room.room.widthM, ((row + 0.5) / rows) * room.room.depthM, heightM);
+        const place = { room, leaf, neighbours: [] };
+        const daylight = this.lit.daylight(scene, place, sky).year;
+        const lamps = this.lit.lampsAt(scene, place, sky);
         for (let month0 = 0; month0 < 12; month0++) {
-          const lampDli = lit.reduce((sum, lamp) => sum + lamp.ppfd * circuitHours(lamp.circuit, month0 + 1), 0) * MOL_PER_UMOL_HOUR;
+          const lampDli = lamps.reduce((sum, lamp) => sum + lamp.ppfd * circuitHours(lamp.circuit, month0 + 1), 0) * MOL_PER_UMOL_HOUR;
           dli[month0 * columns * rows + row * columns + column] = meanDli(daylight, month0) + lampDli;
         }
       }
@@ -139,78 +122,45 @@ export class Answerer {
     return { columns, rows, heightM, dli };
   }
 
-  private spotAnswer(facts: HomeFacts, placed: PlacedSpot, lamps: readonly PlacedLamp[], year: number): SpotAnswer {
-    const { room, leaf } = placed;
-    const boards = boardsOf(facts, room.id);
-    const daylight = this.daylightAt(facts, room, leaf, boards, year);
-    const lit = lampsAt(facts, lamps.filter((lamp) => lamp.roomId === room.id), leaf, boards);
-    const air = airYear(facts.air.filter((statement) => statement.roomId === room.id));
-    const conditions = Array.from({ length: 12 }, (_, month0) =>
-      conditionOf({ facts, room, daylight, lit, air: air[month0]!, month0, year }),
-    );
-    return { spotId: placed.spot.id, conditions, daylightFactor: daylight.daylightFactor };
-  }
-
-  private sky(facts: HomeFacts, year: number): { key: string; sky: SkyYear } {
-    const { home } = facts;
-    const key = JSON.stringify([home.latitude, home.longitude, home.elevationM, home.timeZone, home.climateId, year]);
-    const sky = this.skies.recall(key, () => {
-      const climate = this.knowledge.climate(home.climateId);
-      const clearness = Array.from({ length: 12 }, (_, i) => climate?.clearness[seasonalMonth(i + 1, home.latitude) - 1] ?? 0.45);
-      const weather = climateWeather(clearness, home.elevationM, climate?.turbidity ?? 3.5);
-      return skyYear({ place: home, timeZone: home.timeZone, year, weather });
-    });
-    return { key, sky };
-  }
-
-  /** Daylight at a leaf of a room or of a cabinet, which borrows it from the room it stands in. */
-  private daylightAt(facts: HomeFacts, room: Room, leaf: Vec, boards: readonly Rectangle[], year: number): DaylightYear {
-    const outer = room.insideRoomId === null ? null : facts.rooms.find((other) => other.id === room.insideRoomId);
-    if (outer) {
-      const corner = vec(room.insideXM, room.insideYM, room.insideZM);
-      const moved = boards.map((board) => ({ ...board, corner: plus(board.corner, corner) }));
-      const outside = this.daylightAt(facts, outer, plus(leaf, corner), [...boardsOf(facts, outer.id), ...moved], year);
-      return dimmed(outside, room.shellTransmittance);
-    }
-    const { key: skyKey, sky } = this.sky(facts, year);
-    const windows = facts.windows.filter((window) => window.roomId === room.id);
-    const { key: roomKey, lit } = this.lit(facts, room, boards);
-    const spotKey = JSON.stringify([roomKey, skyKey, leaf]);
-    const windowYears = this.spots.recall(spotKey, (): WindowYear[] => {
-      const spot = spotWindows(lit, { point: leaf, normal: UP });
-      return spot.map((seen, i) => {
-        const outside = this.panes.recall(`${roomKey}|${skyKey}|${i}`, (): PaneYear => paneYear(seen, sky));
-        return windowYear(seen, leaf, lit.boards, sky, outside);
+  /** Readings against the model, and what they correct at each spot. */
+  private spotAnswers(facts: HomeFacts, year: number): { spots: SpotAnswer[]; readings: ComparedReading[] } {
+    const scene = sceneOf(facts, this.knowledge);
+    const sky = this.lit.sky(facts, year);
+    const all = placedSpots(facts);
+    const placed = new Map(all.map((spot) => [spot.spot.id, spot]));
+    const readings = comparedReadings({ lit: this.lit, knowledge: this.knowledge, scene, sky, placeOf: (spot) => leafPlaceOf(scene, spot) });
+    const homeKey = JSON.stringify([facts.home.latitude, facts.home.longitude, facts.home.timeZone, facts.circuits.map(({ name: _name, ...circuit }) => circuit)]);
+    const airKeys = new Map(facts.rooms.map((room) => [room.id, airKeyOf(homeKey, room, facts.air.filter((statement) => statement.roomId === room.id))]));
+    const spots = all.map((spot) => {
+      const place = leafPlaceOf(scene, spot);
+      const { key, year: bare } = this.lit.daylight(scene, place, sky);
+      const bareLamps = this.lit.lampsAt(scene, place, sky);
+      const correction = readings.length > 0 ? correctionAt(spot, readings, placed) : null;
+      const lampsKey = bareLamps.map((lamp) => `${lamp.id}${lamp.ppfd}`).join();
+      const whole = `${spot.spot.id}|${key}|${lampsKey}|${this.names.of(airKeys.get(spot.room.id)!)}|${correction ? JSON.stringify(correction) : ''}`;
+      return this.conditions.recall(whole, (): SpotAnswer => {
+        const daylight = correction?.daylight ? dimmed(bare, correction.daylight.factor) : bare;
+        const factor = correction?.lamps?.factor ?? 1;
+        const lit = bareLamps.map((lamp) => ({ ...lamp, ppfd: lamp.ppfd * factor }));
+        const air = airYear(facts.air.filter((statement) => statement.roomId === spot.room.id));
+        const conditions = Array.from({ length: 12 }, (_, month0) =>
+          conditionOf({ facts, room: spot.room, daylight, lit, air: air[month0]!, month0, year }),
+        );
+        return { spotId: spot.spot.id, conditions, daylightFactor: daylight.daylightFactor, correction };
       });
     });
-    const curtains = new Map<string, CurtainProgramme>();
-    for (const window of windows) {
-      const veil = this.knowledge.curtain(window.curtainId);
-      if (!veil) continue;
-      curtains.set(window.id, {
-        veil,
-        months: window.curtainMonths,
-        fromMinute: window.curtainFromMinute,
-        toMinute: window.curtainToMinute,
-      });
-    }
-    return daylightYear(windowYears, sky, curtains);
+    return { spots, readings };
   }
 
-  private lit(facts: HomeFacts, room: Room, boards: readonly Rectangle[]): { key: string; lit: LitRoom } {
-    // Curtains are left out of the key: they act on the product, not on the geometry.
-    const windows = facts.windows
-      .filter((window) => window.roomId === room.id)
-      .map((window) => ({ ...window, name: '', curtainId: '', curtainMonths: [], curtainFromMinute: 0, curtainToMinute: 0 }));
-    const { widthM, depthM, heightM, wallABearing, floorReflectance, wallReflectance, ceilingReflectance } = room;
-    const surfaces = [room.id, widthM, depthM, heightM, wallABearing, floorReflectance, wallReflectance, ceilingReflectance];
-    const roomKey = JSON.stringify([surfaces, windows]);
-    const bare = this.rooms.recall(roomKey, () => {
-      const panes = windows.map((window) =>
-        paneOf(room, window, this.knowledge.glazing(window.glazingId) ?? { panes: 2, normalTransmittance: 0.76 }),
-      );
-      return litRoom(room, panes, []);
-    });
-    return { key: JSON.stringify([roomKey, boards]), lit: { ...bare, boards } };
+  private targetsOf(facts: HomeFacts, plant: Plant): Target[] {
+    const { spotId: _spot, note: _note, arrivedOn: _arrived, ...bearing } = plant;
+    const knows = facts.ownTaxa.length + facts.corrections.length > 0 ? this.names.of(JSON.stringify([facts.ownTaxa, facts.corrections])) : '';
+    const { latitude, restSchool, lightAim } = facts.home;
+    return this.targets.recall(JSON.stringify([bearing, latitude, restSchool, lightAim, knows]), () => plantTargets(facts, plant, this.knowledge));
   }
+}
+
+function airKeyOf(homeKey: string, room: HomeFacts['rooms'][number], air: readonly AirStatement[]): string {
+  const { airMovement, eveningLux, eveningFromMinute, eveningToMinute } = room;
+  return JSON.stringify([homeKey, airMovement, eveningLux, eveningFromMinute, eveningToMinute, air]);
 }

@@ -1,36 +1,22 @@
 /** What a spot gives in a month, put together from its daylight, its lamps and its room's air. */
 import { vapourPressureDeficit } from '../air/moist';
 import type { Condition } from '../fit';
-import { circuitHours, lampPpfd, type PlacedLamp } from '../lamp';
+import { circuitHours } from '../lamp';
 import { DAY_THRESHOLD_PPFD, daybreakElevation, photoperiodOf, type DaylightYear, type Stretch } from '../light';
-import type { Rectangle, Vec } from '../room';
+import { monthPercentiles, seededYears, type SeededYears } from '../sky';
 import { halfDayMinutes, sunEquatorial } from '../sun';
-import { HOUR_MS, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
+import { HOUR_MS, LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
 import type { Circuit, HomeFacts, Room } from './facts';
+import type { LitLamp } from './lit-home';
 
-/** A spread of year-long means around the typical: days lean on their neighbours, so a month's mean varies by about a third of a day's. */
-const MONTH_TO_DAY_SPREAD = 0.33;
-const TENTH_PERCENTILE = 1.2816;
+/** Draws the years by which single months are judged: the same for every home, so that the same facts give the same figures. */
+const YEARS_SEED = 1;
+let drawnYears: SeededYears | null = null;
 
-export interface LitLamp {
-  readonly id: string;
-  readonly ppfd: number;
-  readonly circuit: Circuit;
-}
+/** Lux of a room's own lamps for each umol m-2 s-1: most are warm white. */
+const ROOM_LIGHT_LUX_PER_PPFD = LUX_PER_PPFD['white-warm'];
 
-/** A lamp fainter than this at a leaf is left out of every figure alike, umol m-2 s-1. */
-const FAINTEST_PPFD = 0.005;
-
-/** The lamps that a leaf notices, with their PPFD there. */
-export function lampsAt(facts: HomeFacts, lamps: readonly PlacedLamp[], leaf: Vec, boards: readonly Rectangle[]): LitLamp[] {
-  return lamps.flatMap((placed) => {
-    const circuit = facts.circuits.find((candidate) => candidate.id === placed.lamp.circuitId);
-    const ppfd = lampPpfd(placed, leaf, boards);
-    return circuit && ppfd > FAINTEST_PPFD ? [{ id: placed.lamp.id, ppfd, circuit }] : [];
-  });
-}
-
-/** Daylight behind a shell that lets a share of it through. */
+/** Daylight of which a share is left: behind a shell, or as readings correct it. */
 export function dimmed(daylight: DaylightYear, share: number): DaylightYear {
   const scaled = (field: Float64Array) => field.map((value) => value * share);
   const { byHour } = daylight;
@@ -93,23 +79,27 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
   }
   const days = dayTypeDlis(daylight, month0);
   const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
-  const spread = Math.sqrt(days.reduce((sum, dli) => sum + (dli - mean) ** 2, 0) / days.length);
-  const swing = TENTH_PERCENTILE * MONTH_TO_DAY_SPREAD * spread;
+  const { poor, typical, good } = yearsOf(days, month0);
+  const roomPpfd = room.eveningLux / ROOM_LIGHT_LUX_PER_PPFD;
+  const roomLight = (roomPpfd * MOL_PER_UMOL_HOUR * (room.eveningToMinute - room.eveningFromMinute)) / 60;
+  const steady = lampDli + roomLight;
   const { byHour } = daylight;
-  const photoperiod = photoperiodOf(stretchesOf(facts, daylight, lit, month, year));
+  const photoperiod = photoperiodOf(stretchesOf({ facts, room, daylight, lit, month, year }));
   return {
     month,
-    dli: mean + lampDli,
-    dliPoorYear: Math.max(0, mean - swing) + lampDli,
-    dliGoodYear: mean + swing + lampDli,
-    dliDullDay: Math.min(...days) + lampDli,
-    dliBrightDay: Math.max(...days) + lampDli,
+    dli: mean + steady,
+    dliPoorYear: poor + steady,
+    dliTypicalYear: typical + steady,
+    dliGoodYear: good + steady,
+    dliDullDay: Math.min(...days) + steady,
+    dliBrightDay: Math.max(...days) + steady,
     shares: {
       sun: monthSum(byHour.sun, month0),
       sky: monthSum(byHour.sky, month0),
       ground: monthSum(byHour.ground, month0),
       obstruction: monthSum(byHour.obstruction, month0),
       reflected: monthSum(byHour.reflected, month0),
+      roomLight,
       lamps,
     },
     peakPpfd: daylight.peak[month0]! * PPFD_PER_WATT + lampPeak,
@@ -124,21 +114,47 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
       const bin = month0 * 24 + hour;
       const watts = byHour.sun[bin]! + byHour.sky[bin]! + byHour.ground[bin]! + byHour.obstruction[bin]! + byHour.reflected[bin]!;
       const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month, hour), 0);
-      return watts * PPFD_PER_WATT + burning;
+      return watts * PPFD_PER_WATT + burning + roomPpfd * shareWithin(room.eveningFromMinute, room.eveningToMinute, hour);
     }),
   };
 }
 
-function shareOfHour(circuit: Circuit, month: number, hour: number): number {
-  if (!circuit.months.includes(month)) return 0;
-  return Math.max(0, Math.min(circuit.offMinute, hour * 60 + 60) - Math.max(circuit.onMinute, hour * 60)) / 60;
+/** Poor, typical and good years of a month's mean. A weather without day types is the same every year. */
+function yearsOf(days: readonly number[], month0: number): { poor: number; typical: number; good: number } {
+  if (days.length === 1) return { poor: days[0]!, typical: days[0]!, good: days[0]! };
+  drawnYears ??= seededYears(YEARS_SEED);
+  return monthPercentiles(drawnYears, month0, days);
 }
 
-/** When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the threshold, and lamps. */
-function stretchesOf(facts: HomeFacts, daylight: DaylightYear, lit: readonly LitLamp[], month: number, year: number): Stretch[] {
+/** Share of an hour that lies between two minutes of the day. */
+function shareWithin(fromMinute: number, toMinute: number, hour: number): number {
+  return Math.max(0, Math.min(toMinute, hour * 60 + 60) - Math.max(fromMinute, hour * 60)) / 60;
+}
+
+function shareOfHour(circuit: Circuit, month: number, hour: number): number {
+  return circuit.months.includes(month) ? shareWithin(circuit.onMinute, circuit.offMinute, hour) : 0;
+}
+
+interface DayQuestion {
+  readonly facts: HomeFacts;
+  readonly room: Room;
+  readonly daylight: DaylightYear;
+  readonly lit: readonly LitLamp[];
+  readonly month: number;
+  readonly year: number;
+}
+
+/**
+ * When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the
+ * threshold, lamps of its own and of other tiers, and the room's light after dark.
+ */
+function stretchesOf({ facts, room, daylight, lit, month, year }: DayQuestion): Stretch[] {
   const stretches: Stretch[] = lit
     .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
     .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));
+  if (room.eveningLux / ROOM_LIGHT_LUX_PER_PPFD >= DAY_THRESHOLD_PPFD) {
+    stretches.push({ fromMinute: room.eveningFromMinute, toMinute: room.eveningToMinute });
+  }
   if (daylight.daylightFactor <= 0) return stretches;
   const { noonMinute, declinationDeg } = noonOf(facts, month, year);
   const half = halfDayMinutes(facts.home.latitude, declinationDeg, daybreakElevation(daylight.daylightFactor));

@@ -6,22 +6,23 @@ import type { Knowledge } from './knowledge';
 const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
 
 export const smallHome: HomeFacts = {
-  home: { id: 'h', name: 'Home', latitude: 52, longitude: 0, elevationM: 20, timeZone: 'Etc/GMT', climateId: 'plain', restSchool: null, lightAim: 'whole' },
+  home: { id: 'h', name: 'Home', latitude: 52, longitude: 0, elevationM: 20, timeZone: 'Etc/GMT', climateId: 'plain', restSchool: null, lightAim: 'whole', snowMonths: [] },
   rooms: [
     {
       id: 'r', homeId: 'h', name: 'Room', widthM: 4, depthM: 4, heightM: 2.5, wallABearing: 180, floorReflectance: 0.3, wallReflectance: 0.6, ceilingReflectance: 0.8,
-      airMovement: 'gentle', insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1,
+      airMovement: 'gentle', insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1, eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320,
     },
     {
       id: 'box', homeId: 'h', name: 'Box', widthM: 0.6, depthM: 0.4, heightM: 0.6, wallABearing: 180, floorReflectance: 0.3, wallReflectance: 0.6, ceilingReflectance: 0.8,
-      airMovement: 'still', insideRoomId: 'r', insideXM: 1.7, insideYM: 0.5, insideZM: 0.7, shellTransmittance: 0.8,
+      airMovement: 'still', insideRoomId: 'r', insideXM: 1.7, insideYM: 0.5, insideZM: 0.7, shellTransmittance: 0.8, eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320,
     },
   ],
   windows: [
     {
       id: 'w', roomId: 'r', name: 'Window', side: 'a', offsetM: 1, insetM: 0, sillM: 0.8, widthM: 2, heightM: 1.4, slopeDeg: 90, glazingId: 'clear', frameShare: 0.1,
       dirtShare: 0.05, curtainId: 'none', curtainMonths: ALL_YEAR, curtainFromMinute: 0, curtainToMinute: 1440, outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0,
-      groundReflectance: 0.2,
+      groundReflectance: 0.2, revealM: 0, overhangM: 0, overhangAboveM: 0,
+      secondCurtainId: 'none', secondCurtainMonths: ALL_YEAR, secondCurtainFromMinute: 0, secondCurtainToMinute: 1440,
     },
   ],
   stands: [
@@ -45,15 +46,20 @@ export const smallHome: HomeFacts = {
   lamps: [
     {
       id: 'l', circuitId: 'c', tierId: 'shelf-1', name: 'Lamp', form: 'bar', ppf: 40, powerW: 18, spectrum: 'white-neutral', beamDeg: 120, lengthM: 0.8, breadthM: 0.03,
-      alongM: 0.5, acrossM: 0.2, aboveM: 0.5, dimming: 1,
+      alongM: 0.5, acrossM: 0.2, aboveM: 0.5, dimming: 1, ratedBy: 'ppf', lumens: null, tiltDeg: 0, tiltToward: 'a', burntHours: 0, lifeHours: null, photometryId: null,
     },
   ],
   plants: [
-    { id: 'p', homeId: 'h', taxonId: 'shade', name: 'Shade plant', parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12, heightCm: 25, spotId: 'dim', arrivedOn: null, note: '' },
-    { id: 'q', homeId: 'h', taxonId: 'sun', name: 'Sun plant', parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12, heightCm: 25, spotId: 'top', arrivedOn: null, note: '' },
+    { id: 'p', homeId: 'h', taxonId: 'shade', name: 'Shade plant', parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12, heightCm: 25, foliage: 'medium', spotId: 'dim', arrivedOn: null, note: '' },
+    { id: 'q', homeId: 'h', taxonId: 'sun', name: 'Sun plant', parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12, heightCm: 25, foliage: 'medium', spotId: 'top', arrivedOn: null, note: '' },
   ],
   ownTaxa: [],
   corrections: [],
+  obstructions: [],
+  blocks: [],
+  photometries: [],
+  weathers: [],
+  readings: [],
   air: [{ id: 'a', roomId: 'r', month: 1, dayC: 21, nightC: 18, dayRh: 55, nightRh: 60 }],
 };
 

@@ -1,2 +1,4 @@
+export * from './output';
+export * from './photometry';
 export * from './placed';
 export * from './ppfd';

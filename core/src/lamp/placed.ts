@@ -1,55 +1,149 @@
-/** A lamp where it hangs: the light it gives to a leaf of its room. */
-import type { HomeFacts, Lamp } from '../home/facts';
-import { crosses, vec, DOWN, UP, type Rectangle, type Vec } from '../room';
-import { beamPpfd, beamedPanelPpfd, linePpfd, panelPpfd } from './ppfd';
+/** A lamp where it hangs: the light it gives to a leaf or a wall of its room. */
+import type { HomeFacts, Lamp, Photometry, Side } from '../home/facts';
+import { clearWay, dot, plus, times, unit, vec, DOWN, UP, type Occluder, type Rectangle, type Vec } from '../room';
+import { RADIANS } from '../units';
+import { lampOutput } from './output';
+import { candelaAt, fluxOf } from './photometry';
+import { beamPpfd, beamedPanelPpfd, linePpfd, panelPpfd, type Receptor } from './ppfd';
 
-/** A lamp and the middle of its lit face in its room's frame. */
+/** A lamp and the middle of its lit face in its room's frame, with the way it is turned. */
 export interface PlacedLamp {
   readonly lamp: Lamp;
   readonly roomId: string;
   readonly centre: Vec;
+  /** The way it shines, and its length and breadth. */
+  readonly aim: Vec;
+  readonly along: Vec;
+  readonly across: Vec;
+  /** Photons at present power and age, umol/s. */
+  readonly ppf: number;
+  readonly photometry: Photometry | null;
 }
 
+const TOWARD: Readonly<Record<Side, Vec>> = { a: vec(0, -1, 0), b: vec(1, 0, 0), c: vec(0, 1, 0), d: vec(-1, 0, 0) };
+
 /** Every lamp of a home where it hangs; lamps whose tier or stand is missing are left out. */
-export function placedLamps(facts: HomeFacts): PlacedLamp[] {
+export function placedLamps(facts: Pick<HomeFacts, 'stands' | 'tiers' | 'lamps' | 'photometries'>): PlacedLamp[] {
   const stands = new Map(facts.stands.map((stand) => [stand.id, stand]));
   const tiers = new Map(facts.tiers.map((tier) => [tier.id, tier]));
+  const photometries = new Map(facts.photometries.map((photometry) => [photometry.id, photometry]));
   return facts.lamps.flatMap((lamp) => {
     const tier = tiers.get(lamp.tierId);
     const stand = tier && stands.get(tier.standId);
     if (!tier || !stand) return [];
     const centre = vec(stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM);
-    return [{ lamp, roomId: stand.roomId, centre }];
+    const photometry = (lamp.photometryId !== null && photometries.get(lamp.photometryId)) || null;
+    return [{ lamp, roomId: stand.roomId, centre, ...turned(lamp), ppf: lampOutput(lamp).ppf * lamp.dimming, photometry }];
   });
+}
+
+/** The lamp's own directions, turned from straight down toward a side of the room. */
+function turned({ tiltDeg, tiltToward }: Lamp): Pick<PlacedLamp, 'aim' | 'along' | 'across'> {
+  if (tiltDeg === 0) return { aim: DOWN, along: vec(1, 0, 0), across: vec(0, 1, 0) };
+  const way = TOWARD[tiltToward];
+  const tilt = tiltDeg * RADIANS;
+  const turn = (v: Vec): Vec => {
+    // About the level axis at right angles to the way; what points that way rises, what points down goes that way.
+    const ahead = dot(v, way);
+    const up = v.z;
+    const level = plus(v, plus(times(way, -ahead), vec(0, 0, -up)));
+    return plus(level, plus(times(way, ahead * Math.cos(tilt) - up * Math.sin(tilt)), vec(0, 0, ahead * Math.sin(tilt) + up * Math.cos(tilt))));
+  };
+  return { aim: unit(turn(DOWN)), along: turn(vec(1, 0, 0)), across: turn(vec(0, 1, 0)) };
 }
 
 /** Beam angle at which a cos^m source is Lambertian. */
 const LAMBERTIAN_BEAM_DEG = 120;
 
+/** PPFD of a placed lamp, dimmed as set, on a level leaf, umol m-2 s-1. */
+export function lampPpfd(placed: PlacedLamp, leaf: Vec, occluders: readonly Occluder[]): number {
+  return lampLight(placed, { point: leaf, normal: UP }, occluders);
+}
+
 /**
- * PPFD of a placed lamp, dimmed as set, on a level leaf, umol m-2 s-1. Boards between lamp and leaf (judged from
- * the lamp's middle) shut it off. Light thrown back by walls and shelves is not counted.
+ * PPFD of a placed lamp on a small surface, straight from it. Boards, blocks and crowns are looked for from the surface
+ * to places spread over the lit face; what they hide of those, they take of the light.
  */
-export function lampPpfd({ lamp, centre }: PlacedLamp, leaf: Vec, boards: readonly Rectangle[]): number {
-  if (boards.some((board) => crosses(board, centre, leaf))) return 0;
-  const ppf = lamp.ppf * lamp.dimming;
-  const receptor = { point: leaf, normal: UP };
-  if (lamp.form === 'point') return beamPpfd({ ppf, source: centre, aim: DOWN, beamDeg: lamp.beamDeg }, receptor);
+export function lampLight(placed: PlacedLamp, receptor: Receptor, occluders: readonly Occluder[], looks: readonly number[] = LOOKS): number {
+  const bare = bareLight(placed, receptor);
+  if (bare === 0 || occluders.length === 0) return bare;
+  return bare * shareClear(placed, receptor.point, occluders, looks);
+}
+
+function bareLight({ lamp, centre, aim, along, across, ppf, photometry }: PlacedLamp, receptor: Receptor): number {
+  if (photometry) return measuredLight({ centre, aim, along, across, ppf, photometry }, receptor);
+  if (lamp.form === 'point' || lamp.form === 'spot') return beamPpfd({ ppf, source: centre, aim, beamDeg: lamp.beamDeg }, receptor);
   const lambertian = Math.abs(lamp.beamDeg - LAMBERTIAN_BEAM_DEG) < 1;
   if (lamp.form === 'bar' && lambertian) {
-    const alongX = lamp.lengthM >= lamp.breadthM;
-    const axis = alongX ? vec(1, 0, 0) : vec(0, 1, 0);
-    return linePpfd({ ppf, centre, axis, lengthM: Math.max(lamp.lengthM, lamp.breadthM), aim: DOWN }, receptor);
+    const axis = lamp.lengthM >= lamp.breadthM ? along : across;
+    return linePpfd({ ppf, centre, axis, lengthM: Math.max(lamp.lengthM, lamp.breadthM), aim }, receptor);
   }
   const face: Rectangle = {
-    corner: vec(centre.x - lamp.lengthM / 2, centre.y - lamp.breadthM / 2, centre.z),
-    edgeU: vec(1, 0, 0),
-    edgeV: vec(0, 1, 0),
+    corner: plus(centre, plus(times(along, -lamp.lengthM / 2), times(across, -lamp.breadthM / 2))),
+    edgeU: along,
+    edgeV: across,
     sizeU: lamp.lengthM,
     sizeV: lamp.breadthM,
-    normal: DOWN,
+    normal: aim,
   };
   return lambertian ? panelPpfd(ppf, face, receptor) : beamedPanelPpfd(ppf, face, lamp.beamDeg, receptor);
+}
+
+/** Parts along each edge of a measured lamp, for each of its sizes in distance. */
+const PARTS_PER_SIZE = 3;
+
+/** Light by a measured distribution: the lit face is cut into points the more the nearer the surface lies. */
+function measuredLight(
+  { centre, aim, along, across, ppf, photometry }: Pick<PlacedLamp, 'centre' | 'aim' | 'along' | 'across' | 'ppf'> & { photometry: Photometry },
+  receptor: Receptor,
+): number {
+  const flux = fluxOf(photometry);
+  if (flux <= 0) return 0;
+  const { x, y, z } = receptor.point;
+  const away = Math.max(0.02, Math.hypot(x - centre.x, y - centre.y, z - centre.z));
+  const partsOf = (size: number) => Math.max(1, Math.min(24, Math.ceil((PARTS_PER_SIZE * size) / away)));
+  const alongParts = partsOf(photometry.lengthM);
+  const acrossParts = partsOf(photometry.breadthM);
+  let sum = 0;
+  for (let i = 0; i < alongParts; i++) {
+    for (let j = 0; j < acrossParts; j++) {
+      const a = ((i + 0.5) / alongParts - 0.5) * photometry.lengthM;
+      const b = ((j + 0.5) / acrossParts - 0.5) * photometry.breadthM;
+      const wayX = x - centre.x - along.x * a - across.x * b;
+      const wayY = y - centre.y - along.y * a - across.y * b;
+      const wayZ = z - centre.z - along.z * a - across.z * b;
+      const square = wayX * wayX + wayY * wayY + wayZ * wayZ;
+      const distance = Math.sqrt(square);
+      const cosAtLeaf = -(wayX * receptor.normal.x + wayY * receptor.normal.y + wayZ * receptor.normal.z) / distance;
+      if (cosAtLeaf <= 0) continue;
+      const cosAim = (wayX * aim.x + wayY * aim.y + wayZ * aim.z) / distance;
+      const angleDeg = Math.acos(Math.max(-1, Math.min(1, cosAim))) / RADIANS;
+      const planeDeg = Math.atan2(wayX * across.x + wayY * across.y + wayZ * across.z, wayX * along.x + wayY * along.y + wayZ * along.z) / RADIANS;
+      sum += (candelaAt(photometry, planeDeg, angleDeg) * cosAtLeaf) / square;
+    }
+  }
+  return (ppf * sum) / (flux * alongParts * acrossParts);
+}
+
+/** Places along the lit face from which the way to a surface is looked over. */
+const LOOKS: readonly number[] = [-0.4, 0, 0.4];
+
+/** One look, for surfaces that only pass light on. */
+export const LOOK_ONCE: readonly number[] = [0];
+
+function shareClear({ lamp, centre, along, across, photometry }: PlacedLamp, point: Vec, occluders: readonly Occluder[], looks: readonly number[]): number {
+  const lengthM = photometry ? photometry.lengthM : lamp.form === 'point' || lamp.form === 'spot' ? 0 : lamp.lengthM;
+  const breadthM = photometry ? photometry.breadthM : lamp.form === 'panel' ? lamp.breadthM : 0;
+  const lengthwise = lengthM > 0.05 ? looks : LOOK_ONCE;
+  const breadthwise = breadthM > 0.05 ? looks : LOOK_ONCE;
+  let sum = 0;
+  for (const a of lengthwise) {
+    for (const b of breadthwise) {
+      const at = plus(centre, plus(times(along, a * lengthM), times(across, b * breadthM)));
+      sum += clearWay(occluders, point.x, point.y, point.z, at.x, at.y, at.z);
+    }
+  }
+  return sum / (lengthwise.length * breadthwise.length);
 }
 
 /** Hours a day a circuit burns in a month (1..12). */

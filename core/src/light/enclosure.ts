@@ -27,6 +27,11 @@ export interface Enclosure {
   patchAt(face: number, point: Vec): number;
   importance(receiver: Receiver, occluders: readonly Occluder[]): Importance;
   readonly faces: readonly Rectangle[];
+  /** For each piece its patch in the exchange, and its share of that patch's area. */
+  readonly patchOf: Uint16Array;
+  readonly shareOfPatch: Float64Array;
+  /** How many patches the pieces are quarters of. */
+  readonly coarseCount: number;
 }
 
 /**
@@ -58,34 +63,44 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[], patches
   const pieces = faces
     .flatMap((face, index) => cellsOf(face, index, fineLines[index]!, reflectances[index]!, openings))
     .map((piece): Piece => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
+  const patchOf = Uint16Array.from(pieces, (piece) => piece.of);
+  const shareOfPatch = Float64Array.from(pieces, (piece) => piece.area / coarse[piece.of]!.area);
+  const reflectanceOf = Float64Array.from(pieces, (piece) => piece.reflectance);
   const factor = factorise(coarse);
+  const views = viewsOf(pieces, coarse);
+  const patchViews = viewsOf(coarse, coarse);
   const lattices = fineLines.map((faceLines, index) => latticeOf(faces[index]!, faceLines));
   return {
     faces,
+    patchOf,
+    shareOfPatch,
+    coarseCount: coarse.length,
     patches: pieces,
     patchAt: finderOf(faces, fineLines),
     importance(receiver, occluders) {
       const whole = new Float64Array(pieces.length);
       const byBounces = new Float64Array(pieces.length);
       const seen = new Float64Array(coarse.length);
+      const far = new Float64Array(coarse.length);
       const shade = shadeOf(lattices, pieces, receiver, occluders);
       for (let i = 0; i < whole.length; i++) {
-        const piece = pieces[i]!;
-        if (piece.reflectance === 0) continue;
-        let view = viewOf(piece, receiver);
+        const reflectance = reflectanceOf[i]!;
+        if (reflectance === 0) continue;
+        let view = viewOf(pieces[i]!, receiver);
         if (view === 0) continue;
         if (shade) {
           view *= shade[i]!;
           if (view === 0) continue;
         }
-        whole[i] = view * piece.reflectance;
-        seen[piece.of]! += view;
+        const passedOn = view * reflectance;
+        whole[i] = passedOn;
+        if (view > NEAR_VIEW) addRow(seen, passedOn, views, i * coarse.length);
+        else far[patchOf[i]!]! += passedOn;
       }
+      for (let k = 0; k < coarse.length; k++) if (far[k] !== 0) addRow(seen, far[k]!, patchViews, k * coarse.length);
       const gathered = solve(factor, seen);
       for (let i = 0; i < whole.length; i++) {
-        const { of, area, reflectance } = pieces[i]!;
-        if (reflectance === 0) continue;
-        const bounced = ((gathered[of]! - reflectance * seen[of]!) * area) / coarse[of]!.area;
+        const bounced = gathered[patchOf[i]!]! * shareOfPatch[i]!;
         byBounces[i] = bounced;
         whole[i]! += bounced;
       }
@@ -247,6 +262,36 @@ function exchange(p: Patch, q: Patch): number {
     }
   }
   return (p.area * sum) / 4;
+}
+
+/** A piece that takes less of a view than this passes its bounces on by the patch it is a quarter of. */
+const NEAR_VIEW = 0.002;
+
+function addRow(sum: Float64Array, weight: number, rows: Float32Array, from: number): void {
+  for (let k = 0; k < sum.length; k++) sum[k]! += weight * rows[from + k]!;
+}
+
+/**
+ * What each piece sees of each patch, `piece * patches + patch`: the last bounce before a spot goes by the piece, where
+ * light changes fastest. A piece's view of a closed room is whole.
+ */
+function viewsOf(pieces: readonly Patch[], coarse: readonly Patch[]): Float32Array {
+  const views = new Float32Array(pieces.length * coarse.length);
+  for (let i = 0; i < pieces.length; i++) {
+    const piece = pieces[i]!;
+    if (piece.reflectance === 0) continue;
+    const row = i * coarse.length;
+    const from = { point: piece.centre, normal: piece.rectangle.normal };
+    let sum = 0;
+    for (let k = 0; k < coarse.length; k++) {
+      if (coarse[k]!.face === piece.face) continue;
+      const view = viewOf(coarse[k]!, from);
+      views[row + k] = view;
+      sum += view;
+    }
+    for (let k = 0; k < coarse.length; k++) views[row + k]! /= sum;
+  }
+  return views;
 }
 
 /** The corners of a face's pieces, x, y, z in turn, row by row. */

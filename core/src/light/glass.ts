@@ -7,6 +7,8 @@ export interface Glass {
   readonly panes: 1 | 2 | 3;
   /** Light let through at right angles, 0..0.92. */
   readonly normalTransmittance: number;
+  /** Share of what passes that is spread evenly, as by frosted glass; 0 when left out. */
+  readonly scatter?: number;
 }
 
 interface Layer {

@@ -17,6 +17,8 @@ interface SurfaceLight {
   readonly nodes: Uint16Array;
   /** `piece * nodes.length + i`. */
   readonly sky: Float32Array;
+  /** The mean over each patch of its pieces, `patch * nodes.length + i`. */
+  readonly patchSky: Float32Array;
   readonly ground: Float64Array;
   readonly obstruction: Float64Array;
   readonly veil: Float64Array;
@@ -88,7 +90,16 @@ function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution):
   for (let piece = 0; piece < count; piece++) {
     for (let i = 0; i < width; i++) sky[piece * width + i] = all[piece * COARSE_NET.count + nodes[i]!]!;
   }
-  return { nodes, sky, ground, obstruction, veil };
+  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, veil };
+}
+
+function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, coarseCount }: Enclosure): Float32Array {
+  const means = new Float32Array(coarseCount * width);
+  for (let piece = 0; piece < patchOf.length; piece++) {
+    const from = patchOf[piece]! * width;
+    for (let i = 0; i < width; i++) means[from + i]! += shareOfPatch[piece]! * sky[piece * width + i]!;
+  }
+  return means;
 }
 
 function nodesSeen(all: Float64Array, pieces: number): Uint16Array {
@@ -101,23 +112,40 @@ function nodesSeen(all: Float64Array, pieces: number): Uint16Array {
   return Uint16Array.from(seen);
 }
 
-/** The weighted sum over pieces of what they get: what they pass on to one spot. */
-function gather(light: SurfaceLight, importance: Float64Array): DirectLight {
+/** Pieces that count within this share of what their patch does on the mean are taken with it. */
+const ALIKE = 0.12;
+
+/**
+ * The weighted sum over pieces of what they get: what they pass on to one spot. A patch is taken as a whole at its
+ * mean, and only the pieces that count for more or less than that one by one.
+ */
+function gather(light: SurfaceLight, importance: Float64Array, { patchOf, shareOfPatch, coarseCount }: Enclosure): DirectLight {
   const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), veil: 0 };
   const width = light.nodes.length;
   const row = new Float64Array(width);
-  const matrix = light.sky;
+  const whole = new Float64Array(coarseCount);
   for (let piece = 0; piece < importance.length; piece++) {
     const weight = importance[piece]!;
     if (weight === 0) continue;
-    const base = piece * width;
-    for (let i = 0; i < width; i++) row[i]! += weight * matrix[base + i]!;
+    whole[patchOf[piece]!]! += weight;
     sum.ground += weight * light.ground[piece]!;
     sum.obstruction += weight * light.obstruction[piece]!;
     sum.veil += weight * light.veil[piece]!;
   }
+  for (let patch = 0; patch < coarseCount; patch++) {
+    if (whole[patch] !== 0) addWeighted(row, whole[patch]!, light.patchSky, patch * width);
+  }
+  for (let piece = 0; piece < importance.length; piece++) {
+    const mean = whole[patchOf[piece]!]! * shareOfPatch[piece]!;
+    const over = importance[piece]! - mean;
+    if (Math.abs(over) > ALIKE * mean) addWeighted(row, over, light.sky, piece * width);
+  }
   for (let i = 0; i < width; i++) sum.sky[light.nodes[i]!] = row[i]!;
   return sum;
+}
+
+function addWeighted(row: Float64Array, weight: number, matrix: Float32Array, from: number): void {
+  for (let i = 0; i < row.length; i++) row[i]! += weight * matrix[from + i]!;
 }
 
 /** Pieces farther from a window than this many times their own width are looked at from their centre alone. */
@@ -192,14 +220,15 @@ export interface SpotWindow {
 /**
  * Daylight coefficients of a receiver in a lit room, window by window.
  * @param neighbours crowns and whatever else stands in the light at this spot alone
+ * @param known its importance in the room, where that was asked for before
  */
-export function spotWindows(lit: LitRoom, receiver: Receiver, neighbours: readonly Occluder[] = []): SpotWindow[] {
+export function spotWindows(lit: LitRoom, receiver: Receiver, neighbours: readonly Occluder[] = [], known?: Importance): SpotWindow[] {
   const occluders = neighbours.length > 0 ? [...lit.solids, ...neighbours] : lit.solids;
-  const importance = lit.enclosure.importance(receiver, occluders);
+  const importance = known ?? lit.enclosure.importance(receiver, occluders);
   return lit.panes.map((seen) => ({
     pane: seen.pane,
     direct: directLight(seen.pane, receiver, occluders, lit.resolution.spot),
-    reflected: gather(seen.onSurfaces, importance.whole),
+    reflected: gather(seen.onSurfaces, importance.whole, lit.enclosure),
     sunReflected: sunReader(seen, importance.whole),
     sunReflectedExactly: (toSun) => exactSun(lit, seen.pane, receiver, occluders, importance, toSun),
     flux: seen.flux,

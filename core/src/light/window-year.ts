@@ -18,7 +18,7 @@ const QUARTERS = 4;
 /** Scalars by bin that a set of coefficients gives under the mean skies of a year. */
 interface BinnedCoefficients {
   /** Per unit of clear-sky diffuse irradiance, by bin. */
-  readonly clear: Float64Array;
+  readonly clear: Float32Array;
   readonly overcast: number;
   readonly ground: number;
   readonly obstruction: number;
@@ -35,18 +35,18 @@ export interface WindowYear {
   readonly reflected: BinnedCoefficients & { readonly veil: number };
   readonly flux: BinnedCoefficients;
   /** The sun's beam, W h m-2 a day by bin and day type: on the leaf, reflected, and on each square metre of curtain. */
-  readonly sunDirect: Float64Array;
-  readonly sunReflected: Float64Array;
+  readonly sunDirect: Float32Array;
+  readonly sunReflected: Float32Array;
   readonly sunFlux: Float64Array;
   /** Strongest beam on the leaf over a whole hour in each bin, W m-2, on the brightest day type: a fleck that passes burns nothing. */
-  readonly sunPeak: Float64Array;
+  readonly sunPeak: Float32Array;
   /** Hours a day that the sun's disc can be seen from the spot, and those in which it is likely to shine. */
-  readonly sunHoursPossible: Float64Array;
-  readonly sunHoursLikely: Float64Array;
+  readonly sunHoursPossible: Float32Array;
+  readonly sunHoursLikely: Float32Array;
 }
 
 function binned({ sky: field, net, ground, obstruction }: Coefficients, sky: SkyYear, even: Float64Array, months: readonly number[]): BinnedCoefficients {
-  const clear = new Float64Array(HOUR_BINS);
+  const clear = new Float32Array(HOUR_BINS);
   const fine = net.count === even.length;
   const shapes = fine ? sky.clearShape : sky.coarseClearShape;
   const evenShape = fine ? even : coarsened(even);
@@ -79,12 +79,15 @@ function binned({ sky: field, net, ground, obstruction }: Coefficients, sky: Sky
 export interface PaneYear {
   /** The year's steps in which the sun stands before the window. */
   readonly steps: Uint32Array;
-  /**
-   * The beam at each of them, FIELDS_OF_BEAM numbers in turn: its run along the opening's edges for each metre away from
-   * the glass, its height (z of a unit vector), what passes, and the part of the opening through which it comes (u0, u1,
-   * v0, v1), and the share of it that trees outside leave.
-   */
-  readonly beams: Float64Array;
+  /** At each of them: the beam's run along the opening's edges for each metre away from the glass, and its height (z of a unit vector). */
+  readonly alongU: Float32Array;
+  readonly alongV: Float32Array;
+  readonly height: Float32Array;
+  /** What of it passes, and the share that trees outside leave. */
+  readonly passed: Float32Array;
+  readonly treeShare: Float32Array;
+  /** The part of the opening through which it comes: u0, u1, v0, v1 in turn. */
+  readonly parts: Float32Array;
   /**
    * The beam by quarter of each hour bin, since what it gives after reflection changes slowly: the bin, the mean
    * direction (weighted by energy) and W h m-2 a day by day type.
@@ -97,15 +100,23 @@ export interface PaneYear {
   readonly sunFlux: Float64Array;
 }
 
-const FIELDS_OF_BEAM = 9;
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 
 /** Picks the steps of the year in which the sun stands before a window, and sums the beam that passes it. */
 export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear, even: Float64Array = OVERCAST_SKY): PaneYear {
   const { pane } = window;
   const { dayTypes } = sky;
-  const steps: number[] = [];
-  const beams: number[] = [];
+  const steps = new Uint32Array(sky.steps);
+  const alongU = new Float32Array(sky.steps);
+  const alongV = new Float32Array(sky.steps);
+  const height = new Float32Array(sky.steps);
+  const passedOf = new Float32Array(sky.steps);
+  const treeShareOf = new Float32Array(sky.steps);
+  const parts = new Float32Array(4 * sky.steps);
+  let count = 0;
+  // East and north in the room's frame: the same for every step.
+  const east = directionInRoom(pane.room, 90, 0);
+  const north = directionInRoom(pane.room, 0, 0);
   const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
   const { normal: n, edgeU, edgeV, sizeU, sizeV } = pane.opening;
   const monthOn = Array.from({ length: 12 }, (_, month0) => pane.months.includes(month0 + 1));
@@ -117,19 +128,29 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   const facing = paneAzimuth(pane, pane.opening.normal.x, pane.opening.normal.y);
   for (let step = 0; step < sky.steps; step++) {
     if (!monthOn[Math.floor(sky.bin[step]! / 24)]) continue;
-    const toSun = directionInRoom(pane.room, sky.azimuthDeg[step]!, sky.elevationDeg[step]!);
+    const e = sky.toSun[3 * step]!;
+    const f = sky.toSun[3 * step + 1]!;
+    const toSun = { x: e * east.x + f * north.x, y: e * east.y + f * north.y, z: sky.toSun[3 * step + 2]! };
+    const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
+    if (cosGlass <= 0) continue;
     const passed = beamThrough(pane, toSun);
     if (passed === 0) continue;
-    const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
     litPart(part, pane, toSun.x, toSun.y, toSun.z);
     const litShare = (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (sizeU * sizeV);
     if (litShare === 0) continue;
-    const alongU = (toSun.x * edgeU.x + toSun.y * edgeU.y + toSun.z * edgeU.z) / cosGlass;
-    const alongV = (toSun.x * edgeV.x + toSun.y * edgeV.y + toSun.z * edgeV.z) / cosGlass;
-    steps.push(step);
     // What the beam gives after reflection is told without the trees that dim it.
     const treeShare = passed / (pane.glass(cosGlass) * pane.clearShare);
-    beams.push(alongU, alongV, toSun.z, passed, part.u0, part.u1, part.v0, part.v1, treeShare);
+    steps[count] = step;
+    alongU[count] = (toSun.x * edgeU.x + toSun.y * edgeU.y + toSun.z * edgeU.z) / cosGlass;
+    alongV[count] = (toSun.x * edgeV.x + toSun.y * edgeV.y + toSun.z * edgeV.z) / cosGlass;
+    height[count] = toSun.z;
+    passedOf[count] = passed;
+    treeShareOf[count] = treeShare;
+    parts[4 * count] = part.u0;
+    parts[4 * count + 1] = part.u1;
+    parts[4 * count + 2] = part.v0;
+    parts[4 * count + 3] = part.v1;
+    count++;
     const bin = sky.bin[step]!;
     const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
     const quarter = bin * QUARTERS + Math.floor((sky.slot[step]! * sky.stepMinutes) / 15);
@@ -147,8 +168,13 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   }
   const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
   return {
-    steps: Uint32Array.from(steps),
-    beams: Float64Array.from(beams),
+    steps: steps.slice(0, count),
+    alongU: alongU.slice(0, count),
+    alongV: alongV.slice(0, count),
+    height: height.slice(0, count),
+    passed: passedOf.slice(0, count),
+    treeShare: treeShareOf.slice(0, count),
+    parts: parts.slice(0, 4 * count),
     beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
     beamAzimuth: Float32Array.from(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!),
     beamElevation: Float32Array.from(used, (quarter) => elevation[quarter]! / weight[quarter]!),
@@ -158,7 +184,7 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   };
 }
 
-function addBeam(target: Float64Array, sky: SkyYear, step: number, coefficient: number): void {
+function addBeam(target: Float32Array | Float64Array, sky: SkyYear, step: number, coefficient: number): void {
   const bin = sky.bin[step]!;
   const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
   const types = sky.dayTypes;
@@ -180,11 +206,11 @@ export function windowYear(
   even: Float64Array = OVERCAST_SKY,
 ): WindowYear {
   const { dayTypes } = sky;
-  const sunDirect = new Float64Array(HOUR_BINS * dayTypes);
-  const sunReflected = new Float64Array(HOUR_BINS * dayTypes);
-  const sunPeak = new Float64Array(HOUR_BINS);
-  const sunHoursPossible = new Float64Array(HOUR_BINS);
-  const sunHoursLikely = new Float64Array(HOUR_BINS);
+  const sunDirect = new Float32Array(HOUR_BINS * dayTypes);
+  const sunReflected = new Float32Array(HOUR_BINS * dayTypes);
+  const sunPeak = new Float32Array(HOUR_BINS);
+  const sunHoursPossible = new Float32Array(HOUR_BINS);
+  const sunHoursLikely = new Float32Array(HOUR_BINS);
   for (let entry = 0; entry < outside.beamBins.length; entry++) {
     const back = spot.sunReflected(outside.beamAzimuth[entry]!, outside.beamElevation[entry]!);
     if (back === 0) continue;
@@ -199,24 +225,25 @@ export function windowYear(
   const leafU = ox * edgeU.x + oy * edgeU.y + oz * edgeU.z;
   const leafV = ox * edgeV.x + oy * edgeV.y + oz * edgeV.z;
   const away = -(ox * normal.x + oy * normal.y + oz * normal.z);
-  const { beams } = outside;
+  const { alongU, alongV, parts } = outside;
   let hourOf = -1;
   let lastSlot = 60;
   let hourSum = 0;
+  // The sun comes from above: what ends below the leaf hides nothing of it.
+  const above = occluders.filter((occluder) => occluder.z1 > leaf.z);
   const stepsBefore = away > 0 ? outside.steps.length : 0;
   for (let i = 0; i < stepsBefore; i++) {
-    const at = i * FIELDS_OF_BEAM;
-    const u = leafU + beams[at]! * away;
-    if (u < beams[at + 4]! || u > beams[at + 5]!) continue;
-    const v = leafV + beams[at + 1]! * away;
-    if (v < beams[at + 6]! || v > beams[at + 7]!) continue;
-    const z = beams[at + 2]!;
-    let passed = beams[at + 3]!;
-    let shine = beams[at + 8]!;
-    if (occluders.length > 0) {
+    const u = leafU + alongU[i]! * away;
+    if (u < parts[4 * i]! || u > parts[4 * i + 1]!) continue;
+    const v = leafV + alongV[i]! * away;
+    if (v < parts[4 * i + 2]! || v > parts[4 * i + 3]!) continue;
+    const z = outside.height[i]!;
+    let passed = outside.passed[i]!;
+    let shine = outside.treeShare[i]!;
+    if (above.length > 0) {
       // Under a tree or a crown the sun shines in flecks: what is left of it counts.
       const way = clearWay(
-        occluders, leaf.x, leaf.y, leaf.z,
+        above, leaf.x, leaf.y, leaf.z,
         corner.x + edgeU.x * u + edgeV.x * v, corner.y + edgeU.y * u + edgeV.y * v, corner.z + edgeU.z * u + edgeV.z * v,
       );
       if (way === 0) continue;

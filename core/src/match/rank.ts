@@ -24,8 +24,21 @@ export function fitOfSpot(targets: readonly Target[], conditions: readonly Condi
   return fitYear(monthsOf(targets, conditions));
 }
 
+const known = new WeakMap<readonly Target[], WeakMap<readonly Condition[], MonthFit[]>>();
+
+/** The same targets meet the same conditions at every answer but one: what they gave is remembered as long as both live. */
 function monthsOf(targets: readonly Target[], conditions: readonly Condition[]): MonthFit[] {
-  return conditions.map((condition, i) => fitMonth(targets[i]!, condition));
+  let ofTargets = known.get(targets);
+  if (!ofTargets) {
+    ofTargets = new WeakMap();
+    known.set(targets, ofTargets);
+  }
+  let months = ofTargets.get(conditions);
+  if (!months) {
+    months = conditions.map((condition, i) => fitMonth(targets[i]!, condition));
+    ofTargets.set(conditions, months);
+  }
+  return months;
 }
 
 function refusalOf(plant: Plant, spot: Spot): SpotChoice['refusal'] {

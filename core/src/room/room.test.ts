@@ -2,16 +2,18 @@ import fc from 'fast-check';
 import { smallHome } from '../home/small-home.fixture';
 import {
   azimuthOf,
-  boardsOf,
+  clearWay,
   configurationFactor,
   corners,
   cross,
-  crosses,
+  crownsOf,
   directionInRoom,
   dot,
+  firstBetween,
   length,
   levelRectangle,
   minus,
+  neighboursOf,
   openingOf,
   placedSpots,
   plus,
@@ -19,6 +21,8 @@ import {
   rectangleFactor,
   sideBearing,
   sideLength,
+  solidBox,
+  solidsOf,
   times,
   unit,
   vec,
@@ -130,18 +134,70 @@ describe('what a rectangle takes of a view', () => {
   });
 });
 
-describe('boards', () => {
-  it('stop a ray through them and no other', () => {
-    const board = levelRectangle(0, 0, 1, 1, 1);
-    expect(crosses(board, vec(0.5, 0.5, 0), vec(0.5, 0.5, 2))).toBe(true);
-    expect(crosses(board, vec(1.5, 0.5, 0), vec(1.5, 0.5, 2))).toBe(false);
-    expect(crosses(board, vec(0.5, 0.5, 1.1), vec(0.5, 0.5, 2))).toBe(false);
-    expect(crosses(board, vec(0.5, 0.5, 0), vec(0.5, 0.5, 0.9))).toBe(false);
+describe('things in the light', () => {
+  const board = solidBox(0, 0, 1, 1, 1, 0);
+  const clear = (list: Parameters<typeof clearWay>[0], from: [number, number, number], to: [number, number, number]) => clearWay(list, ...from, ...to);
+
+  it('a board stops a ray through it and no other', () => {
+    expect(clear([board], [0.5, 0.5, 0], [0.5, 0.5, 2])).toBe(0);
+    expect(clear([board], [1.5, 0.5, 0], [1.5, 0.5, 2])).toBe(1);
+    expect(clear([board], [0.5, 0.5, 1.1], [0.5, 0.5, 2])).toBe(1);
+    expect(clear([board], [0.5, 0.5, 0], [0.5, 0.5, 0.9])).toBe(1);
   });
 
-  it('are the solid ones of a room’s stands', () => {
-    expect(boardsOf(smallHome, 'r').map((board) => board.corner.z)).toEqual([0.8, 0.6, 1.2]);
-    expect(boardsOf(smallHome, 'box')).toEqual([]);
+  it('a board on which a leaf lies does not hide what is above it', () => {
+    expect(clear([board], [0.5, 0.5, 1], [0.5, 0.5, 2])).toBe(1);
+  });
+
+  it('a block stops a level ray at its height', () => {
+    const block = solidBox(1, 0, 0, 0.5, 2, 1.5);
+    expect(clear([block], [0, 1, 1], [3, 1, 1])).toBe(0);
+    expect(clear([block], [0, 1, 1.6], [3, 1, 1.6])).toBe(1);
+    expect(firstBetween([board, block], 0, 1.5, 0.5, 3, 1.5, 0.5)).toBe(1);
+  });
+
+  it('a crown leaves the share that Beer’s law does, and two crowns the product', () => {
+    const crown = { x0: 0, y0: 0, z0: 0, x1: 1, y1: 1, z1: 0.5, extinction: 2 };
+    expect(clear([crown], [0.5, 0.5, -1], [0.5, 0.5, 2])).toBeCloseTo(Math.exp(-1), 9);
+    const second = { ...crown, z0: 1, z1: 1.25 };
+    expect(clear([crown, second], [0.5, 0.5, -1], [0.5, 0.5, 2])).toBeCloseTo(Math.exp(-1.5), 9);
+    expect(clear([crown], [2, 0.5, -1], [2, 0.5, 2])).toBe(1);
+  });
+
+  it('does not depend on the way’s sense', () => {
+    const coordinate = fc.double({ min: -2, max: 3, noNaN: true });
+    const point = fc.tuple(coordinate, coordinate, coordinate);
+    const list = [board, { x0: 0.2, y0: 0.1, z0: 0, x1: 0.9, y1: 0.8, z1: 0.6, extinction: 3 }];
+    fc.assert(fc.property(point, point, (p, q) => expect(clear(list, p, q)).toBeCloseTo(clear(list, q, p), 6)));
+  });
+
+  it('are the solid boards of a room’s stands and its blocks', () => {
+    const withBlock = { ...smallHome, blocks: [{ id: 'k', roomId: 'r', name: 'Cupboard', xM: 3, yM: 1, zM: 0, widthM: 0.6, depthM: 1, heightM: 2 }] };
+    expect(solidsOf(withBlock, 'r').map((solid) => solid.z1)).toEqual([0.8, 0.6, 1.2, 2]);
+    expect(solidsOf(smallHome, 'box')).toEqual([]);
+  });
+});
+
+describe('neighbours', () => {
+  const tall = { ...smallHome, plants: smallHome.plants.map((plant) => (plant.id === 'q' ? { ...plant, spotId: 'dim', heightCm: 60 } : { ...plant, spotId: null })) };
+  const dim = placedSpots(tall).find(({ spot }) => spot.id === 'dim')!;
+
+  it('hold the part of their crowns that rises above a plant’s own top', () => {
+    const crowns = crownsOf(tall, 'r');
+    expect(crowns).toHaveLength(1);
+    const leaf = { ...dim.leaf, x: dim.leaf.x + 0.3 };
+    const [over] = neighboursOf(crowns, 'other', leaf, dim.tierHeightM, []);
+    expect(over!.z1).toBeCloseTo(0.6 + 0.6, 9);
+    expect(over!.z0).toBeCloseTo(0.6 + 0.18, 9);
+    expect(neighboursOf(crowns, 'other', leaf, dim.tierHeightM, [{ ...tall.plants[0]!, heightCm: 75 }])).toEqual([]);
+    expect(neighboursOf(crowns, 'dim', leaf, dim.tierHeightM, [])).toEqual([]);
+  });
+
+  it('throw no shade while their height is not known, and more the denser they are', () => {
+    expect(crownsOf({ ...tall, plants: tall.plants.map((plant) => ({ ...plant, heightCm: null })) }, 'r')).toEqual([]);
+    const [medium] = crownsOf(tall, 'r');
+    const [dense] = crownsOf({ ...tall, plants: tall.plants.map((plant) => ({ ...plant, foliage: 'dense' as const })) }, 'r');
+    expect(dense!.occluder.extinction).toBeGreaterThan(medium!.occluder.extinction);
   });
 });
 

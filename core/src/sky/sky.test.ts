@@ -1,5 +1,5 @@
 import { SOLAR_CONSTANT } from '../units';
-import { DAY_TYPES, SKY_NODES, airMass, clearSkyIrradiance, clearnessProfile, climateWeather, haurwitzGlobal, nodeDirection, readAtNodes, scatterToNodes, skyYear, splitGlobal } from './index';
+import { DAY_TYPES, SKY_NODES, airMass, clearSkyIrradiance, clearnessProfile, climateWeather, haurwitzGlobal, coarsened, emptyAround, findAround, FINE_NET, HORIZONTAL_WEIGHTS, COARSE_NET, clearSky, nodeDirection, scatterToNodes, skyYear, splitGlobal } from './index';
 
 describe('clear skies', () => {
   it('are brighter the higher the sun, and never brighter than outside the atmosphere', () => {
@@ -35,7 +35,28 @@ describe('clear skies', () => {
   });
 });
 
+function readAtNodes(field: Float64Array, azimuthDeg: number, elevationDeg: number): number {
+  const around = emptyAround();
+  findAround(around, FINE_NET, azimuthDeg, elevationDeg);
+  return around.shares.reduce((sum, share, i) => sum + share * field[around.nodes[i]!]!, 0);
+}
+
 describe('sky nodes', () => {
+  it('made coarse still give open ground the same, and an even sky stays even', () => {
+    const weights = new Float64Array(COARSE_NET.count);
+    for (let elevation = 0.5; elevation < 90; elevation++) {
+      const band = Math.sin((elevation * Math.PI) / 180) * Math.cos((elevation * Math.PI) / 180) * (Math.PI / 180) ** 2;
+      for (let azimuth = 0.5; azimuth < 360; azimuth++) scatterToNodes(weights, azimuth, elevation, band, COARSE_NET);
+    }
+    const onGround = (field: Float64Array, by: Float64Array) => field.reduce((sum, radiance, node) => sum + radiance * by[node]!, 0);
+    for (const [azimuth, elevation] of [[180, 30], [95, 4], [260, 62]] as const) {
+      const fine = clearSky(azimuth, elevation);
+      expect(onGround(coarsened(fine), weights)).toBeCloseTo(onGround(fine, HORIZONTAL_WEIGHTS), 6);
+    }
+    const even = coarsened(new Float64Array(SKY_NODES).fill(2));
+    for (const radiance of even) expect(radiance).toBeCloseTo(2, 6);
+  });
+
   it('read back what is scattered to them, and a constant as itself', () => {
     const field = new Float64Array(SKY_NODES);
     scatterToNodes(field, 123.4, 37.8, 2.5);

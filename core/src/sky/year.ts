@@ -21,6 +21,8 @@ export interface WeatherStep {
 
 /** What a weather is asked for one step. */
 export interface StepQuestion {
+  /** UTC epoch milliseconds, to within the step. */
+  readonly instantMs: number;
   readonly month0: number;
   readonly dayOfYear: number;
   readonly sinElevation: number;
@@ -52,6 +54,8 @@ export interface SkyYear {
   readonly slot: Uint8Array;
   readonly azimuthDeg: Float32Array;
   readonly elevationDeg: Float32Array;
+  /** Unit vector toward the sun: east, north, up in turn. */
+  readonly toSun: Float64Array;
   /** Direct normal irradiance, W m-2, `step * dayTypes + type`. */
   readonly dni: Float32Array;
   /** Energies a day by bin and type, W h m-2 (mean over the month's days): clear-sky, overcast diffuse, global. */
@@ -130,6 +134,7 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
         const at = month0 * 24 + Math.floor(minute / 60);
         const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
         weather.write(step, {
+          instantMs: dayStartMs + (minute + stepMinutes * within) * MINUTE_MS,
           month0,
           dayOfYear: ordinal,
           sinElevation,
@@ -173,6 +178,7 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     slot: Uint8Array.from(slot),
     azimuthDeg: Float32Array.from(azimuth),
     elevationDeg: Float32Array.from(elevation),
+    toSun: unitVectors(azimuth, elevation),
     dni: Float32Array.from(dni),
     clearDiffuse,
     overcastDiffuse,
@@ -181,6 +187,19 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     coarseClearShape: coarseShapes(clearShape),
     lit: Uint8Array.from({ length: HOUR_BINS }, (_, at) => (global[at * types]! > 0 ? 1 : 0)),
   };
+}
+
+function unitVectors(azimuthDeg: readonly number[], elevationDeg: readonly number[]): Float64Array {
+  const vectors = new Float64Array(3 * azimuthDeg.length);
+  for (let step = 0; step < azimuthDeg.length; step++) {
+    const azimuth = azimuthDeg[step]! * RADIANS;
+    const elevation = elevationDeg[step]! * RADIANS;
+    const level = Math.cos(elevation);
+    vectors[3 * step] = Math.sin(azimuth) * level;
+    vectors[3 * step + 1] = Math.cos(azimuth) * level;
+    vectors[3 * step + 2] = Math.sin(elevation);
+  }
+  return vectors;
 }
 
 function coarseShapes(shapes: Float32Array): Float32Array {
@@ -201,7 +220,7 @@ function noonOffsets(year: number, month0: number, days: number, timeZone: strin
 }
 
 /** Hour angle of sunset, radians: 0 in the polar night, pi in the polar day. */
-function sunsetAngle(latitude: number, declinationDeg: number): number {
+export function sunsetAngle(latitude: number, declinationDeg: number): number {
   const cosine = -Math.tan(latitude * RADIANS) * Math.tan(declinationDeg * RADIANS);
   return Math.acos(Math.max(-1, Math.min(1, cosine)));
 }
@@ -279,7 +298,7 @@ export function climateWeather(monthlyClearness: readonly number[], altitudeM: n
         const dni = Math.min(split.dni, ceiling.dni);
         step.dni[type] = dni;
         step.dhi[type] = global - dni * question.sinElevation;
-        step.clearShare[type] = smoothStep((now - OVERCAST_TO) / (CLEAR_FROM - OVERCAST_TO));
+        step.clearShare[type] = clearShareOf(now);
       }
     },
   };
@@ -292,6 +311,11 @@ function profileMean(a: number, b: number, { sunsetHourAngle: w, latitude, decli
   const total = level * w + swing * Math.sin(w);
   const weighted = level * Math.sin(w) + swing * (w / 2 + Math.sin(2 * w) / 4);
   return total > 1e-6 ? a + (b * weighted) / total : a + b;
+}
+
+/** How much of the diffuse light comes as from a clear sky, by clearness index. */
+export function clearShareOf(clearness: number): number {
+  return smoothStep((clearness - OVERCAST_TO) / (CLEAR_FROM - OVERCAST_TO));
 }
 
 function smoothStep(share: number): number {

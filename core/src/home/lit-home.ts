@@ -1,0 +1,193 @@
+/** The light of a home's rooms, remembered by what it depends on: skies, lit rooms, and each spot's year. */
+import {
+  daylightYear,
+  lampOnSurfaces,
+  litRoom,
+  paneYear,
+  panesOf,
+  reflectedLamp,
+  spotWindows,
+  windowYear,
+  type DaylightYear,
+  type LitRoom,
+  type PaneYear,
+  type SpotWindow,
+  type WindowYear,
+} from '../light';
+import { lampPpfd } from '../lamp';
+import { seasonalMonth } from '../plant';
+import { UP, movedOccluder, plus, vec, type Occluder, type Vec } from '../room';
+import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
+import { dimmed } from './conditions';
+import type { Circuit, HomeFacts } from './facts';
+import type { Knowledge } from './knowledge';
+import { Memory, Names } from './memory';
+import type { RoomScene, Scene } from './scene';
+
+/** The outdoors of a home in a year. */
+export interface HomeSky {
+  readonly key: string;
+  readonly sky: SkyYear;
+  readonly weather: Weather;
+  readonly turbidity: number;
+}
+
+/** A lit room and the name by which it is remembered. */
+interface RememberedRoom {
+  readonly key: string;
+  /** Without the solids in it. */
+  readonly bareKey: string;
+  readonly lit: LitRoom;
+}
+
+/** A place for leaves: where, and what stands in its light besides the room's solids. */
+export interface LeafPlace {
+  readonly room: RoomScene;
+  readonly leaf: Vec;
+  readonly neighbours: readonly Occluder[];
+}
+
+/** A spot's geometry in its room. */
+interface SpotGeometry {
+  readonly key: string;
+  readonly years: readonly WindowYear[];
+  /** What each piece of the room's surfaces counts for it, for the light of lamps. */
+  readonly importance: Float32Array;
+}
+
+/** A spot's daylight, the curtains applied. */
+export interface SpotDaylight {
+  readonly key: string;
+  readonly year: DaylightYear;
+}
+
+/** A lamp that a leaf notices. */
+export interface LitLamp {
+  readonly id: string;
+  /** Straight and thrown back together, as it burns. */
+  readonly ppfd: number;
+  readonly reflectedPpfd: number;
+  readonly circuit: Circuit;
+}
+
+/** A lamp fainter than this at a leaf is left out of every figure alike, umol m-2 s-1. */
+const FAINTEST_PPFD = 0.005;
+
+/** What a glazing that the catalogue does not hold is taken for. */
+const PLAIN_GLAZING = { panes: 2, normalTransmittance: 0.76 } as const;
+
+const DEFAULT_TURBIDITY = 3.5;
+const DEFAULT_CLEARNESS = 0.45;
+
+export class LitHome {
+  private readonly skies = new Memory<HomeSky>(4);
+  private readonly rooms = new Memory<RememberedRoom>(16);
+  private readonly panes = new Memory<PaneYear>(60);
+  private readonly spots = new Memory<SpotGeometry>(1200);
+  private readonly days = new Memory<SpotDaylight>(1200);
+  private readonly windows = new Memory<readonly SpotWindow[]>(400);
+  private readonly lampSurfaces = new Memory<Float64Array>(300);
+  private readonly lamps = new Memory<readonly { readonly id: string; readonly circuitId: string; readonly ppfd: number; readonly reflectedPpfd: number }[]>(2000);
+  private readonly names = new Names();
+
+  constructor(private readonly knowledge: Knowledge) {}
+
+  /** The outdoors: an imported year of weather where there is one, else the climate family's. */
+  sky(facts: HomeFacts, year: number): HomeSky {
+    const { home, weathers } = facts;
+    const [file] = weathers;
+    const { latitude, longitude, elevationM, timeZone, climateId } = home;
+    const key = this.names.of(JSON.stringify([latitude, longitude, elevationM, timeZone, year, file ? [file.id, file.utcOffsetH, file.hours] : climateId]));
+    return this.skies.recall(key, () => {
+      const climate = this.knowledge.climate(climateId);
+      const turbidity = climate?.turbidity ?? DEFAULT_TURBIDITY;
+      const clearness = Array.from({ length: 12 }, (_, i) => climate?.clearness[seasonalMonth(i + 1, latitude) - 1] ?? DEFAULT_CLEARNESS);
+      const weather = file ? fileWeather(file, home) : climateWeather(clearness, elevationM, turbidity);
+      return { key, sky: skyYear({ place: home, timeZone, year, weather }), weather, turbidity };
+    });
+  }
+
+  /** Daylight at a place through the year; a cabinet borrows it from the room it stands in. */
+  daylight(scene: Scene, place: LeafPlace, sky: HomeSky): SpotDaylight {
+    const outer = this.outside(scene, place);
+    if (outer) {
+      const { key, year } = this.daylight(scene, outer, sky);
+      const share = place.room.room.shellTransmittance;
+      const dimmedKey = `${key}*${share}`;
+      return this.days.recall(dimmedKey, () => ({ key: dimmedKey, year: dimmed(year, share) }));
+    }
+    const geometry = this.geometry(place, sky);
+    const { passages, passagesKey } = place.room;
+    const key = `${geometry.key}|${this.names.of(passagesKey)}`;
+    return this.days.recall(key, () => ({ key, year: daylightYear(geometry.years, sky.sky, passages) }));
+  }
+
+  /** The windows of a place as one instant sees them: of its own room, or of the room its cabinet stands in. */
+  windowsAt(scene: Scene, place: LeafPlace): { readonly place: LeafPlace; readonly windows: readonly SpotWindow[]; readonly share: number; readonly occluders: readonly Occluder[] } {
+    const outer = this.outside(scene, place);
+    if (outer) return { ...this.windowsAt(scene, outer), share: place.room.room.shellTransmittance };
+    const { key, lit } = this.room(place.room);
+    const windowsKey = `${key}|${this.placeKey(place)}`;
+    const windows = this.windows.recall(windowsKey, () => spotWindows(lit, { point: place.leaf, normal: UP }, place.neighbours));
+    return { place, windows, share: 1, occluders: [...place.room.solids, ...place.neighbours] };
+  }
+
+  /** The lamps that a place notices, those of neighbouring tiers among them, with what the room's surfaces throw back. */
+  lampsAt(scene: Scene, place: LeafPlace, sky: HomeSky): LitLamp[] {
+    const { room, leaf, neighbours } = place;
+    if (room.lamps.length === 0) return [];
+    const geometry = this.geometry(place, sky);
+    const lit = this.lamps.recall(`${geometry.key}|${this.names.of(room.lampsKey)}`, () => {
+      const { key, lit: litRoomHere } = this.room(room);
+      const occluders = [...room.solids, ...neighbours];
+      return room.lamps.flatMap((placed) => {
+        const onSurfaces = this.lampSurfaces.recall(`${key}|${JSON.stringify([placed.lamp, placed.centre])}`, () => lampOnSurfaces(placed, litRoomHere.enclosure, room.solids));
+        const reflectedPpfd = reflectedLamp(onSurfaces, geometry.importance);
+        const ppfd = lampPpfd(placed, leaf, occluders) + reflectedPpfd;
+        return ppfd > FAINTEST_PPFD ? [{ id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, reflectedPpfd }] : [];
+      });
+    });
+    return lit.flatMap(({ circuitId, ...lamp }) => {
+      const circuit = scene.facts.circuits.find((candidate) => candidate.id === circuitId);
+      return circuit ? [{ ...lamp, circuit }] : [];
+    });
+  }
+
+  private outside(scene: Scene, { room, leaf, neighbours }: LeafPlace): LeafPlace | null {
+    const outer = room.room.insideRoomId === null ? undefined : scene.rooms.get(room.room.insideRoomId);
+    if (!outer) return null;
+    const { insideXM: x, insideYM: y, insideZM: z } = room.room;
+    return { room: outer, leaf: plus(leaf, vec(x, y, z)), neighbours: [...room.solids, ...neighbours].map((occluder) => movedOccluder(occluder, x, y, z)) };
+  }
+
+  private placeKey({ leaf, neighbours }: LeafPlace): string {
+    return `${leaf.x},${leaf.y},${leaf.z}${neighbours.length > 0 ? `|${this.names.of(JSON.stringify(neighbours))}` : ''}`;
+  }
+
+  private geometry(place: LeafPlace, sky: HomeSky): SpotGeometry {
+    const { key: roomKey, bareKey, lit } = this.room(place.room);
+    const key = `${roomKey}|${sky.key}|${this.placeKey(place)}`;
+    return this.spots.recall(key, () => {
+      const receiver = { point: place.leaf, normal: UP };
+      const occluders = place.neighbours.length > 0 ? [...lit.solids, ...place.neighbours] : lit.solids;
+      const importance = lit.enclosure.importance(receiver, occluders);
+      const windows = spotWindows(lit, receiver, place.neighbours, importance);
+      const years = windows.map((window, i) => {
+        const outside = this.panes.recall(`${bareKey}|${sky.key}|${i}`, () => paneYear(window, sky.sky));
+        return windowYear(window, place.leaf, occluders, sky.sky, outside);
+      });
+      return { key, years, importance: Float32Array.from(importance.whole) };
+    });
+  }
+
+  private room(scene: RoomScene): RememberedRoom {
+    const { room, windows, obstructions, snowMonths, solids } = scene;
+    const bareKey = this.names.of(scene.geometryKey);
+    const key = `${bareKey}.${this.names.of(scene.solidsKey)}`;
+    const bare = this.rooms.recall(bareKey, () => {
+      const panes = windows.flatMap((window) => panesOf(room, window, this.knowledge.glazing(window.glazingId) ?? PLAIN_GLAZING, obstructions, snowMonths));
+      return { key: bareKey, bareKey, lit: litRoom(room, panes, []) };
+    });
+    return { key, bareKey, lit: { ...bare.lit, solids } };
+  }
+}

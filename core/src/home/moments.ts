@@ -1,0 +1,77 @@
+/** The light of one instant at a spot, source by source. */
+import { instantLight, passageAt, type Passage } from '../light';
+import { UP } from '../room';
+import type { Moment } from '../sky';
+import { LUX_PER_PPFD, PPFD_PER_WATT } from '../units';
+import type { Reading } from './facts';
+import type { Knowledge } from './knowledge';
+import type { HomeSky, LeafPlace, LitHome } from './lit-home';
+import { programmesOf, type Scene } from './scene';
+
+/** PPFD at a leaf at one instant by source, umol m-2 s-1. */
+export interface MomentLight {
+  readonly sun: number;
+  readonly sky: number;
+  readonly ground: number;
+  readonly obstruction: number;
+  readonly reflected: number;
+  readonly lamps: number;
+  readonly roomLight: number;
+}
+
+/** What windows and sky give together. */
+export const daylightOf = ({ sun, sky, ground, obstruction, reflected }: MomentLight): number => sun + sky + ground + obstruction + reflected;
+
+export interface SpotMoment {
+  readonly lit: LitHome;
+  readonly knowledge: Knowledge;
+  readonly scene: Scene;
+  readonly place: LeafPlace;
+  readonly sky: HomeSky;
+  readonly moment: Moment;
+  /** Minutes after local midnight. */
+  readonly minute: number;
+  /** As the curtains' programme says at that minute, or all open, or all shut. */
+  readonly curtains: Reading['curtains'];
+  readonly lamps: 'as-programmed' | 'on' | 'off';
+}
+
+/** The light at a place at an instant. */
+export function momentLight(question: SpotMoment): MomentLight {
+  const { lit, scene, place, sky, moment, minute, lamps } = question;
+  const parts = { sun: 0, sky: 0, ground: 0, obstruction: 0, reflected: 0 };
+  if (moment.dhi > 0 || moment.dni > 0) {
+    const seen = lit.windowsAt(scene, place);
+    const receiver = { point: seen.place.leaf, normal: UP };
+    for (const window of seen.windows) {
+      const passage = passageNow(question, seen.place, window.pane.windowId);
+      const { direct, reflected } = instantLight(window, receiver, moment, passage, seen.occluders);
+      const share = seen.share * PPFD_PER_WATT;
+      parts.sun += direct.sun * share;
+      parts.sky += direct.sky * share;
+      parts.ground += direct.ground * share;
+      parts.obstruction += direct.obstruction * share;
+      parts.reflected += (reflected.sun + reflected.sky + reflected.ground + reflected.obstruction) * share;
+    }
+  }
+  const burning = lamps === 'off' ? [] : lit.lampsAt(scene, place, sky).filter(({ circuit }) => lamps === 'on' || isOn(circuit, moment.month, minute));
+  const { eveningLux, eveningFromMinute, eveningToMinute } = place.room.room;
+  const roomOn = lamps !== 'off' && minute >= eveningFromMinute && minute < eveningToMinute;
+  return {
+    ...parts,
+    lamps: burning.reduce((sum, lamp) => sum + lamp.ppfd, 0),
+    roomLight: roomOn ? eveningLux / LUX_PER_PPFD['white-warm'] : 0,
+  };
+}
+
+const isOn = (circuit: { readonly months: readonly number[]; readonly onMinute: number; readonly offMinute: number }, month: number, minute: number) =>
+  circuit.months.includes(month) && minute >= circuit.onMinute && minute < circuit.offMinute;
+
+function passageNow({ knowledge, moment, minute, curtains }: SpotMoment, place: LeafPlace, windowId: string): Passage {
+  const window = place.room.windows.find((candidate) => candidate.id === windowId)!;
+  const programmes = programmesOf(window, knowledge);
+  if (curtains === 'as-programmed') return passageAt(programmes, moment.month, minute);
+  const always = { months: [moment.month], fromMinute: 0, toMinute: 1440 };
+  const glass = knowledge.glazing(window.glazingId)?.scatter ? programmes.slice(0, 1) : [];
+  return passageAt((curtains === 'open' ? glass : programmes).map(({ veil }) => ({ veil, ...always })), moment.month, minute);
+}

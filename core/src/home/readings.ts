@@ -1,0 +1,134 @@
+/** What the grower's light readings correct, spot by spot, and by how much. */
+import { correctionOf, type Compared, type LightCorrection } from '../light';
+import { placedSpots, type PlacedSpot } from '../room';
+import { momentAt } from '../sky';
+import { LUX_PER_PPFD, MINUTE_MS, PPFD_PER_WATT, RADIANS, civilDateOf, startOfCivilDay } from '../units';
+import { lumensPerUmol } from '../lamp';
+import type { Reading, ReadingSky, ReadingUnit } from './facts';
+import type { Knowledge } from './knowledge';
+import type { HomeSky, LeafPlace, LitHome } from './lit-home';
+import { daylightOf, momentLight } from './moments';
+import type { Scene } from './scene';
+
+/** Readings of a spot and its neighbours taken together; null where none bears on it. */
+export interface SpotCorrection {
+  readonly daylight: LightCorrection | null;
+  readonly lamps: LightCorrection | null;
+}
+
+/** A reading set against the model. */
+export interface ComparedReading {
+  readonly reading: Reading;
+  readonly of: 'daylight' | 'lamps';
+  /** PPFD as measured (what the other light gave taken off) and as computed for its place and instant. */
+  readonly measuredPpfd: number;
+  readonly computedPpfd: number;
+  readonly doubt: number;
+}
+
+/** Lux in a foot-candle. */
+export const LUX_PER_FOOT_CANDLE = 10.764;
+
+/** Relative doubt of a hand-held meter, and of turning lux into PPFD. */
+const METER_DOUBT = 0.08;
+const LUX_DOUBT = 0.06;
+const RED_BLUE_LUX_DOUBT = 0.6;
+
+/** Relative doubt of a sky as it is called: a clear one is known, cloud is not. Held against an outdoor reading, it falls away. */
+const SKY_DOUBT: Readonly<Record<ReadingSky, number>> = { clear: 0.15, broken: 0.5, overcast: 0.45, dark: 0 };
+const OUTDOOR_PAIR_DOUBT = 0.1;
+
+/** Less computed light than this cannot be held against a meter, umol m-2 s-1. */
+const LEAST_COMPUTED = 0.05;
+
+/** A reading as PPFD. @param luxPerPpfd of the light that was measured */
+export function ppfdOfReading(value: number, unit: ReadingUnit, luxPerPpfd: number): number {
+  return unit === 'ppfd' ? value : (unit === 'fc' ? value * LUX_PER_FOOT_CANDLE : value) / luxPerPpfd;
+}
+
+interface ReadingQuestion {
+  readonly lit: LitHome;
+  readonly knowledge: Knowledge;
+  readonly scene: Scene;
+  readonly sky: HomeSky;
+  readonly placeOf: (spot: PlacedSpot) => LeafPlace;
+}
+
+/**
+ * Sets readings against the model as it stands without them. A withdrawn reading, one whose spot is gone and one for
+ * which nothing is computed are left out.
+ */
+export function comparedReadings(question: ReadingQuestion): ComparedReading[] {
+  const { scene } = question;
+  const { facts } = scene;
+  const live = facts.readings.filter((reading) => reading.withdrawnOn === null);
+  if (live.length === 0) return [];
+  const placed = new Map(placedSpots(facts).map((spot) => [spot.spot.id, spot]));
+  return live.flatMap((reading): ComparedReading[] => {
+    const spot = placed.get(reading.spotId);
+    const compared = spot && compareReading(question, reading, question.placeOf(spot));
+    return compared && compared.computedPpfd > LEAST_COMPUTED && compared.measuredPpfd > 0 ? [compared] : [];
+  });
+}
+
+/** One reading against the model. */
+function compareReading({ lit, knowledge, scene, sky }: ReadingQuestion, reading: Reading, place: LeafPlace): ComparedReading {
+  const { home } = scene.facts;
+  const dayStartMs = startOfCivilDay(civilDateOf(reading.atMs, home.timeZone), home.timeZone);
+  const minute = Math.floor((reading.atMs - dayStartMs) / MINUTE_MS);
+  const kind = reading.sky === 'clear' ? 'clear' : reading.sky === 'overcast' ? 'overcast' : 'typical';
+  const outdoors = momentAt({ atMs: reading.atMs, place: home, timeZone: home.timeZone, sky: kind, turbidity: sky.turbidity, weather: sky.weather });
+  const moment = reading.sky === 'dark' ? { ...outdoors, dni: 0, dhi: 0 } : outdoors;
+  const computed = momentLight({ lit, knowledge, scene, place, sky, moment, minute, curtains: reading.curtains, lamps: reading.lamps });
+  const lampFactor = lampLux(place);
+  if (reading.sky === 'dark') {
+    const luxDoubt = reading.unit === 'ppfd' ? 0 : lampFactor.doubt;
+    return {
+      reading,
+      of: 'lamps',
+      measuredPpfd: Math.max(0, ppfdOfReading(reading.value, reading.unit, lampFactor.luxPerPpfd) - computed.roomLight),
+      computedPpfd: computed.lamps,
+      doubt: Math.hypot(METER_DOUBT, luxDoubt),
+    };
+  }
+  const other = reading.lamps === 'on' ? computed.lamps + computed.roomLight : 0;
+  const luxDoubt = reading.unit === 'ppfd' ? 0 : LUX_DOUBT;
+  const measured = Math.max(0, ppfdOfReading(reading.value, reading.unit, LUX_PER_PPFD.daylight) - other);
+  const daylight = daylightOf(computed);
+  if (reading.outdoorValue !== null && reading.outdoorValue > 0) {
+    // The same meter outdoors tells how bright the sky truly was: the model is held to its share of that.
+    const global = (moment.dhi + moment.dni * Math.max(0, Math.sin(moment.sunElevationDeg * RADIANS))) * PPFD_PER_WATT;
+    const outdoorPpfd = ppfdOfReading(reading.outdoorValue, reading.unit, LUX_PER_PPFD.daylight);
+    const computedPpfd = global > 0 ? (daylight * outdoorPpfd) / global : 0;
+    return { reading, of: 'daylight', measuredPpfd: measured, computedPpfd, doubt: Math.hypot(METER_DOUBT, OUTDOOR_PAIR_DOUBT) };
+  }
+  return { reading, of: 'daylight', measuredPpfd: measured, computedPpfd: daylight, doubt: Math.hypot(METER_DOUBT, luxDoubt, SKY_DOUBT[reading.sky]) };
+}
+
+/** What a lux meter shows for each umol of the lamps over a place, and how far that is to be doubted. */
+function lampLux(place: LeafPlace): { luxPerPpfd: number; doubt: number } {
+  const spectra = [...new Set(place.room.lamps.map(({ lamp }) => lamp.spectrum))];
+  if (spectra.length === 0) return { luxPerPpfd: LUX_PER_PPFD['white-neutral'], doubt: LUX_DOUBT };
+  const mean = spectra.reduce((sum, spectrum) => sum + lumensPerUmol(spectrum), 0) / spectra.length;
+  return { luxPerPpfd: mean, doubt: spectra.includes('red-blue') ? RED_BLUE_LUX_DOUBT : spectra.length > 1 ? 0.15 : LUX_DOUBT };
+}
+
+/** How far a reading counts at a spot of the same stand: less than half at best, and less the farther away. */
+const NEIGHBOUR_SHARE = 0.4;
+const NEIGHBOUR_REACH_M = 0.6;
+
+/** What readings correct at a spot. */
+export function correctionAt(spot: PlacedSpot, compared: readonly ComparedReading[], placed: ReadonlyMap<string, PlacedSpot>): SpotCorrection | null {
+  const near = compared.flatMap((entry): (Compared & { readonly of: ComparedReading['of'] })[] => {
+    const there = placed.get(entry.reading.spotId);
+    if (!there || there.standId !== spot.standId) return [];
+    const away = Math.hypot(there.leaf.x - spot.leaf.x, there.leaf.y - spot.leaf.y, there.leaf.z - spot.leaf.z);
+    const nearness = there.spot.id === spot.spot.id ? 1 : NEIGHBOUR_SHARE * Math.exp(-away / NEIGHBOUR_REACH_M);
+    return [{ readingId: entry.reading.id, ratio: entry.measuredPpfd / entry.computedPpfd, doubt: entry.doubt, nearness, of: entry.of }];
+  });
+  const of = (kind: ComparedReading['of']) => correctionOf(near.filter((entry) => entry.of === kind).map(({ of: _of, ...rest }) => rest));
+  const daylight = of('daylight');
+  const lamps = of('lamps');
+  return daylight || lamps ? { daylight, lamps } : null;
+}
+

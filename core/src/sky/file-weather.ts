@@ -1,0 +1,158 @@
+/** Weather from a file of measured or typical hours, brought down to the steps of a year. */
+import type { WeatherFile } from '../home/facts';
+import { DAY_MS, HOUR_MS, SOLAR_CONSTANT } from '../units';
+import { dayOfYear, extraterrestrialIrradiance, sunPosition, type Place } from '../sun';
+import { DAY_TYPES } from './clearness';
+import { clearSkyIrradiance } from './irradiance';
+import { clearShareOf, type Weather } from './year';
+
+/** Hours of a year of 365 days; a file of a leap year leaves out 29 February. */
+export const FILE_HOURS = 8760;
+
+/** Hexadecimal digits of one hour. */
+const DIGITS = 12;
+const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+
+/** One hour of irradiance, W m-2: means over the hour that ends with it. */
+export interface FileHour {
+  readonly global: number;
+  readonly dni: number;
+  readonly dhi: number;
+}
+
+/** Hours as the digits that are stored; whole W m-2 from 0 to 2000. */
+export function packHours(hours: readonly FileHour[]): string {
+  const digits = (value: number) => Math.max(0, Math.min(2000, Math.round(value))).toString(16).padStart(4, '0');
+  return hours.map(({ global, dni, dhi }) => digits(global) + digits(dni) + digits(dhi)).join('');
+}
+
+/** The hours of stored digits. */
+export function unpackHours(packed: string): FileHour[] {
+  return Array.from({ length: packed.length / DIGITS }, (_, i) => {
+    const at = (field: number) => parseInt(packed.slice(i * DIGITS + field * 4, i * DIGITS + field * 4 + 4), 16);
+    return { global: at(0), dni: at(1), dhi: at(2) };
+  });
+}
+
+/** Clear air, against which a file's hours are held so that they can be read at any minute. */
+const LINKE_TURBIDITY = 3;
+const SUBSTEPS = 4;
+
+/** Beam and diffuse light over the clear sky's, by `(month0 * DAY_TYPES + type) * 24 + hour`. */
+interface Ratios {
+  readonly beam: Float64Array;
+  readonly diffuse: Float64Array;
+}
+
+/**
+ * A weather of five day types a month: the file's days of the month, put in order of their light and parted into five.
+ * Within an hour beam and diffuse light follow the clear sky's, so that the sun's disc can be traced at steps of
+ * minutes; each month keeps the file's mean of beam and of diffuse light.
+ */
+export function fileWeather(file: Pick<WeatherFile, 'hours' | 'utcOffsetH'>, place: Place & { readonly elevationM: number }): Weather {
+  const hours = unpackHours(file.hours);
+  const clear = clearHours(file.utcOffsetH, place);
+  const ratios = ratiosOf(hours, clear);
+  return {
+    dayTypes: DAY_TYPES,
+    write(step, { instantMs, month0, dayOfYear: ordinal, elevationDeg, sinElevation }) {
+      const outside = extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT);
+      const now = clearSkyIrradiance(elevationDeg, place.elevationM, LINKE_TURBIDITY, outside);
+      const hour = Math.floor((((instantMs / HOUR_MS + file.utcOffsetH) % 24) + 24) % 24);
+      for (let type = 0; type < DAY_TYPES; type++) {
+        const at = (month0 * DAY_TYPES + type) * 24 + hour;
+        const dni = now.dni * ratios.beam[at]!;
+        const dhi = now.dhi * ratios.diffuse[at]!;
+        step.dni[type] = dni;
+        step.dhi[type] = dhi;
+        step.clearShare[type] = clearShareOf((dhi + dni * sinElevation) / Math.max(1, outside * sinElevation));
+      }
+    },
+  };
+}
+
+/** The clear sky's mean over each hour of the file's clock, in a year without a leap day. */
+function clearHours(utcOffsetH: number, place: Place & { readonly elevationM: number }): FileHour[] {
+  const startMs = Date.UTC(2025, 0, 1) - utcOffsetH * HOUR_MS;
+  return Array.from({ length: FILE_HOURS }, (_, i) => {
+    let dni = 0;
+    let dhi = 0;
+    for (let sub = 0; sub < SUBSTEPS; sub++) {
+      const atMs = startMs + (i + (sub + 0.5) / SUBSTEPS) * HOUR_MS;
+      const { elevationDeg } = sunPosition(atMs, place);
+      if (elevationDeg <= 0) continue;
+      const date = new Date(atMs + utcOffsetH * HOUR_MS);
+      const ordinal = dayOfYear({ year: 2025, month: date.getUTCMonth() + 1, day: date.getUTCDate() });
+      const light = clearSkyIrradiance(elevationDeg, place.elevationM, LINKE_TURBIDITY, extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT));
+      dni += light.dni / SUBSTEPS;
+      dhi += light.dhi / SUBSTEPS;
+    }
+    return { dni, dhi, global: 0 };
+  });
+}
+
+function ratiosOf(hours: readonly FileHour[], clear: readonly FileHour[]): Ratios {
+  const beam = new Float64Array(12 * DAY_TYPES * 24);
+  const diffuse = new Float64Array(12 * DAY_TYPES * 24);
+  let firstDay = 0;
+  for (let month0 = 0; month0 < 12; month0++) {
+    const days = Array.from({ length: MONTH_DAYS[month0]! }, (_, i) => firstDay + i);
+    firstDay += days.length;
+    const light = (day: number) => hours.slice(day * 24, day * 24 + 24).reduce((sum, { global }) => sum + global, 0);
+    const ranked = [...days].sort((p, q) => light(p) - light(q));
+    for (let type = 0; type < DAY_TYPES; type++) {
+      const base = (month0 * DAY_TYPES + type) * 24;
+      const group = ranked.slice(Math.round((type * ranked.length) / DAY_TYPES), Math.round(((type + 1) * ranked.length) / DAY_TYPES));
+      for (const field of ['dni', 'dhi'] as const) {
+        const into = field === 'dni' ? beam : diffuse;
+        for (let hour = 0; hour < 24; hour++) {
+          const sum = (list: readonly FileHour[]) => group.reduce((all, day) => all + list[day * 24 + hour]![field], 0);
+          const bare = sum(clear);
+          into[base + hour] = bare > 0.5 * group.length ? Math.min(MOST_RATIO, sum(hours) / bare) : 0;
+        }
+        keepMonth(into, base, { days, group, hours, clear, field });
+      }
+    }
+  }
+  return { beam, diffuse };
+}
+
+/** More than this many times a clear sky's light does not come, but in the last minutes of a low sun. */
+const MOST_RATIO = 4;
+
+interface MonthOfType {
+  readonly days: readonly number[];
+  readonly group: readonly number[];
+  readonly hours: readonly FileHour[];
+  readonly clear: readonly FileHour[];
+  readonly field: 'dni' | 'dhi';
+}
+
+/** Scales a type's ratios so that, laid over every day of its month, they give the mean of its own days. */
+function keepMonth(ratios: Float64Array, base: number, { days, group, hours, clear, field }: MonthOfType): void {
+  let wanted = 0;
+  let given = 0;
+  for (let hour = 0; hour < 24; hour++) {
+    for (const day of group) wanted += hours[day * 24 + hour]![field] / group.length;
+    for (const day of days) given += (ratios[base + hour]! * clear[day * 24 + hour]![field]) / days.length;
+  }
+  if (given > 0) for (let hour = 0; hour < 24; hour++) ratios[base + hour]! *= wanted / given;
+}
+
+/** Sum of an hour list's global light by month, kWh m-2 a day, January first. */
+export function monthlyGlobal(file: Pick<WeatherFile, 'hours'>): number[] {
+  const hours = unpackHours(file.hours);
+  let first = 0;
+  return MONTH_DAYS.map((days) => {
+    const sum = hours.slice(first, first + days * 24).reduce((all, { global }) => all + global, 0);
+    first += days * 24;
+    return sum / days / 1000;
+  });
+}
+
+/** The hour of a file that holds an instant, on its own clock; 29 February counts as the 28th. */
+export function hourOfFile(atMs: number, utcOffsetH: number): number {
+  const date = new Date(atMs + utcOffsetH * HOUR_MS);
+  const ordinal = Math.floor((Date.UTC(2025, date.getUTCMonth(), Math.min(date.getUTCDate(), MONTH_DAYS[date.getUTCMonth()]!)) - Date.UTC(2025, 0, 1)) / DAY_MS);
+  return ordinal * 24 + date.getUTCHours();
+}

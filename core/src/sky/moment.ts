@@ -1,0 +1,82 @@
+/** The outdoors at one instant under a stated sky: what a reading or a drawing of a moment needs. */
+import { RADIANS, SOLAR_CONSTANT, civilDateOf } from '../units';
+import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunPosition, type Place } from '../sun';
+import { clearSkyIrradiance } from './irradiance';
+import { OVERCAST_SKY, clearSky } from './radiance';
+import { sunsetAngle, type Weather, type WeatherStep } from './year';
+
+export const SKY_KINDS = ['typical', 'clear', 'overcast'] as const;
+export type SkyKind = (typeof SKY_KINDS)[number];
+
+/** What is outdoors at an instant, as `instantLight` asks for it. */
+export interface Moment {
+  readonly month: number;
+  readonly dni: number;
+  readonly dhi: number;
+  readonly skyShape: Float64Array;
+  readonly sunAzimuthDeg: number;
+  readonly sunElevationDeg: number;
+}
+
+export interface MomentQuestion {
+  readonly atMs: number;
+  readonly place: Place & { readonly elevationM: number };
+  readonly timeZone: string;
+  readonly sky: SkyKind;
+  readonly turbidity: number;
+  /** What a typical sky is the mean of. */
+  readonly weather: Weather;
+}
+
+/** Share of a clear sky's global light that an evenly overcast one lets through; 0.1 (dark) to 0.45 (bright cloud). Kasten and Czeplak 1980. */
+export const OVERCAST_SHARE = 0.25;
+
+const steps = new WeakMap<Weather, WeatherStep>();
+
+/** Computes the outdoors at an instant; a sun below the horizon leaves nothing. */
+export function momentAt({ atMs, place, timeZone, sky, turbidity, weather }: MomentQuestion): Moment {
+  const date = civilDateOf(atMs, timeZone);
+  const sun = sunPosition(atMs, place);
+  const at = { month: date.month, sunAzimuthDeg: sun.azimuthDeg, sunElevationDeg: sun.elevationDeg };
+  if (sun.elevationDeg <= 0) return { ...at, dni: 0, dhi: 0, skyShape: OVERCAST_SKY };
+  const ordinal = dayOfYear(date);
+  const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
+  const outside = extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT);
+  const clear = clearSkyIrradiance(sun.elevationDeg, place.elevationM, turbidity, outside);
+  if (sky === 'clear') return { ...at, dni: clear.dni, dhi: clear.dhi, skyShape: clearSky(sun.azimuthDeg, sun.elevationDeg) };
+  if (sky === 'overcast') return { ...at, dni: 0, dhi: OVERCAST_SHARE * (clear.dhi + clear.dni * sinElevation), skyShape: OVERCAST_SKY };
+  const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(atMs);
+  const step = stepOf(weather);
+  weather.write(step, {
+    instantMs: atMs,
+    month0: date.month - 1,
+    dayOfYear: ordinal,
+    sinElevation,
+    elevationDeg: sun.elevationDeg,
+    cosHourAngle: Math.cos((greenwichHourAngleDeg + place.longitude) * RADIANS),
+    sunsetHourAngle: sunsetAngle(place.latitude, declinationDeg),
+    latitude: place.latitude,
+    declinationDeg,
+  });
+  let dni = 0;
+  let dhi = 0;
+  let clearDiffuse = 0;
+  for (let type = 0; type < weather.dayTypes; type++) {
+    dni += step.dni[type]! / weather.dayTypes;
+    dhi += step.dhi[type]! / weather.dayTypes;
+    clearDiffuse += (step.dhi[type]! * step.clearShare[type]!) / weather.dayTypes;
+  }
+  const clearShape = clearSky(sun.azimuthDeg, sun.elevationDeg);
+  const share = dhi > 0 ? clearDiffuse / dhi : 0;
+  return { ...at, dni, dhi, skyShape: clearShape.map((radiance, node) => radiance * share + OVERCAST_SKY[node]! * (1 - share)) };
+}
+
+function stepOf(weather: Weather): WeatherStep {
+  let step = steps.get(weather);
+  if (!step) {
+    const make = () => new Float64Array(weather.dayTypes);
+    step = { dni: make(), dhi: make(), clearShare: make() };
+    steps.set(weather, step);
+  }
+  return step;
+}
