@@ -140,6 +140,7 @@ export const glazingSchema = z.strictObject({
   name: z.string(),
   panes: z.union([z.literal(1), z.literal(2), z.literal(3)]),
   normalTransmittance: z.number().min(0).max(0.92),
+  scatter: z.number().min(0).max(1).optional(),
   uValue: z.number().positive(),
 });
 

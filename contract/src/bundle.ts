@@ -4,7 +4,7 @@ import { journalEntrySchema } from './changes';
 import { homeFactsSchema } from './facts';
 
 export const BUNDLE_FORMAT = 'dulvan-bundle';
-export const BUNDLE_VERSION = 2;
+export const BUNDLE_VERSION = 3;
 
 export const bundleSchema = z.strictObject({
   format: z.literal(BUNDLE_FORMAT),

@@ -21,6 +21,11 @@ export const changeSchema = z.discriminatedUnion('list', [
   entryChange('air'),
   entryChange('ownTaxa'),
   entryChange('corrections'),
+  entryChange('obstructions'),
+  entryChange('blocks'),
+  entryChange('photometries'),
+  entryChange('weathers'),
+  entryChange('readings'),
 ]);
 export type Change = z.infer<typeof changeSchema>;
 

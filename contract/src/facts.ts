@@ -1,24 +1,36 @@
 /** Schemas of a home's facts, as they cross the wire and stand in the bundle. */
 import {
+  FILE_HOURS,
   FIGURES,
   FIGURE_KEYS,
   GROWTH_STATES,
+  FOLIAGES,
+  LAMP_FORMS,
+  LAMP_RATINGS,
   LIGHT_AIMS,
+  OBSTRUCTION_KINDS,
+  READING_SKIES,
+  READING_UNITS,
   SCHOOLS,
   TRAITS,
   type AirStatement,
+  type Block,
   type Circuit,
   type Correction,
   type FactList,
   type Home,
   type HomeFacts,
   type Lamp,
+  type Obstruction,
   type OwnTaxon,
+  type Photometry,
   type Plant,
+  type Reading,
   type Room,
   type Spot,
   type Stand,
   type Tier,
+  type WeatherFile,
   type Window,
 } from '@dulvan/core';
 import { z } from 'zod';
@@ -37,6 +49,7 @@ export const homeSchema = z.strictObject({
   climateId: id,
   restSchool: z.enum(SCHOOLS).nullable(),
   lightAim: z.enum(LIGHT_AIMS),
+  snowMonths: months,
 }) satisfies z.ZodType<Home>;
 
 export const roomSchema = z.strictObject({
@@ -56,6 +69,9 @@ export const roomSchema = z.strictObject({
   insideYM: metres(0, 30),
   insideZM: metres(0, 10),
   shellTransmittance: share(0, 1),
+  eveningLux: within(0, 2000, 'lux'),
+  eveningFromMinute: minuteOfDay,
+  eveningToMinute: minuteOfDay,
 }) satisfies z.ZodType<Room>;
 
 export const windowSchema = z.strictObject({
@@ -80,6 +96,13 @@ export const windowSchema = z.strictObject({
   outsideDeg: within(0, 85, 'degrees'),
   outsideReflectance: share(0, 0.9),
   groundReflectance: share(0, 0.9),
+  revealM: metres(0, 1.5),
+  overhangM: metres(0, 6),
+  overhangAboveM: metres(0, 4),
+  secondCurtainId: id,
+  secondCurtainMonths: months,
+  secondCurtainFromMinute: minuteOfDay,
+  secondCurtainToMinute: minuteOfDay,
 }) satisfies z.ZodType<Window>;
 
 export const standSchema = z.strictObject({
@@ -126,7 +149,7 @@ export const lampSchema = z.strictObject({
   circuitId: id,
   tierId: id,
   name,
-  form: z.enum(['point', 'bar', 'panel']),
+  form: z.enum(LAMP_FORMS),
   ppf: within(0.1, 5000, 'µmol/s'),
   powerW: within(0.1, 3000, 'W'),
   spectrum: z.enum(['daylight', 'white-warm', 'white-neutral', 'white-cool', 'sodium', 'red-blue']),
@@ -137,6 +160,13 @@ export const lampSchema = z.strictObject({
   acrossM: metres(0, 20),
   aboveM: metres(0.02, 8),
   dimming: share(0, 1),
+  ratedBy: z.enum(LAMP_RATINGS),
+  lumens: within(1, 400_000, 'lm').nullable(),
+  tiltDeg: within(0, 90, 'degrees'),
+  tiltToward: z.enum(['a', 'b', 'c', 'd']),
+  burntHours: within(0, 200_000, 'h'),
+  lifeHours: within(100, 200_000, 'h').nullable(),
+  photometryId: id.nullable(),
 }) satisfies z.ZodType<Lamp>;
 
 export const plantSchema = z.strictObject({
@@ -154,6 +184,7 @@ export const plantSchema = z.strictObject({
   restSchool: z.enum(SCHOOLS).nullable(),
   potCm: within(1, 200, 'cm').nullable(),
   heightCm: within(0.5, 800, 'cm').nullable(),
+  foliage: z.enum(FOLIAGES),
   spotId: id.nullable(),
   arrivedOn: isoDate.nullable(),
   note,
@@ -197,10 +228,88 @@ export const correctionSchema = z
     if (value < from || value > to) context.addIssue({ code: 'custom', path: ['value'], message: `From ${from} to ${to} ${unit}.` });
   }) satisfies z.ZodType<Correction>;
 
+const bearing = within(0, 360, 'degrees');
+
+export const obstructionSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  kind: z.enum(OBSTRUCTION_KINDS),
+  fromBearing: bearing,
+  toBearing: bearing,
+  heightDeg: within(1, 85, 'degrees'),
+  reflectance: share(0, 0.9),
+  leafMonths: months,
+}) satisfies z.ZodType<Obstruction>;
+
+export const blockSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  xM: metres(0, 30),
+  yM: metres(0, 30),
+  zM: metres(0, 10),
+  widthM: metres(0.02, 20),
+  depthM: metres(0.02, 20),
+  heightM: metres(0.02, 10),
+}) satisfies z.ZodType<Block>;
+
+/** Most intensities a photometric file may hold: every degree round and down. */
+export const MOST_INTENSITIES = 70_000;
+const rising = (list: readonly number[]) => list.every((value, i) => i === 0 || value > list[i - 1]!);
+
+export const photometrySchema = z
+  .strictObject({
+    id,
+    homeId: id,
+    name,
+    lumens: within(0, 1_000_000, 'lm'),
+    powerW: within(0, 10_000, 'W'),
+    lengthM: metres(0, 10),
+    breadthM: metres(0, 10),
+    planes: z.array(within(0, 360, 'degrees')).min(1).max(361).refine(rising, 'Planes must rise.').readonly(),
+    angles: z.array(within(0, 180, 'degrees')).min(2).max(361).refine(rising, 'Angles must rise.').readonly(),
+    candela: z.array(within(0, 10_000_000, 'cd')).max(MOST_INTENSITIES, `At most ${MOST_INTENSITIES} intensities.`).readonly(),
+  })
+  .refine(({ planes, angles, candela }) => candela.length === planes.length * angles.length, { path: ['candela'], message: 'One intensity for each plane and angle.' }) satisfies z.ZodType<Photometry>;
+
+export const weatherSchema = z.strictObject({
+  id,
+  homeId: id,
+  name,
+  latitude: within(-90, 90, 'degrees, south negative'),
+  longitude: within(-180, 180, 'degrees, west negative'),
+  elevationM: within(-400, 9000, 'm'),
+  utcOffsetH: within(-12, 14, 'h'),
+  years: z.string().trim().min(1).max(200),
+  hours: z.string().regex(/^[0-9a-f]*$/, 'Hexadecimal digits.').length(FILE_HOURS * 12, `${FILE_HOURS} hours of twelve digits.`),
+}) satisfies z.ZodType<WeatherFile>;
+
+export const readingSchema = z.strictObject({
+  id,
+  homeId: id,
+  spotId: id,
+  atMs: z.number().int().min(0).max(4_102_444_800_000, 'A time before 2100.'),
+  value: within(0, 200_000, ''),
+  unit: z.enum(READING_UNITS),
+  sky: z.enum(READING_SKIES),
+  outdoorValue: within(0.01, 200_000, '').nullable(),
+  curtains: z.enum(['as-programmed', 'open', 'shut']),
+  lamps: z.enum(['on', 'off']),
+  note,
+  withdrawnOn: isoDate.nullable(),
+}) satisfies z.ZodType<Reading>;
+
 /** Fields that came with later versions, as they stand for what was written before: nothing was said. */
 export const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string, unknown>>>>> = {
-  home: { restSchool: null, lightAim: 'whole' },
-  plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null },
+  home: { restSchool: null, lightAim: 'whole', snowMonths: [] },
+  rooms: { eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320 },
+  windows: {
+    revealM: 0, overhangM: 0, overhangAboveM: 0, secondCurtainId: 'none', secondCurtainMonths: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
+    secondCurtainFromMinute: 600, secondCurtainToMinute: 1080,
+  },
+  lamps: { ratedBy: 'ppf', lumens: null, tiltDeg: 0, tiltToward: 'a', burntHours: 0, lifeHours: null, photometryId: null },
+  plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null, foliage: 'medium' },
 };
 
 /** The schema of each list, and how many entries a home may have of it. */
@@ -211,11 +320,16 @@ export const factSchemas = {
   tiers: tierSchema,
   spots: spotSchema,
   circuits: circuitSchema,
+  photometries: photometrySchema,
   lamps: lampSchema,
   plants: plantSchema,
   air: airSchema,
   ownTaxa: ownTaxonSchema,
   corrections: correctionSchema,
+  obstructions: obstructionSchema,
+  blocks: blockSchema,
+  weathers: weatherSchema,
+  readings: readingSchema,
 } as const satisfies Record<FactList, z.ZodType>;
 
 export const FACT_LIMITS: Record<FactList, number> = {
@@ -230,6 +344,11 @@ export const FACT_LIMITS: Record<FactList, number> = {
   air: 480,
   ownTaxa: 3000,
   corrections: 20000,
+  obstructions: 200,
+  blocks: 400,
+  photometries: 20,
+  weathers: 1,
+  readings: 2000,
 };
 
 /** In the order in which they may be written: what is referred to comes first. */
@@ -251,4 +370,9 @@ export const homeFactsSchema = z.strictObject({
   air: listOf('air', airSchema),
   ownTaxa: listOf('ownTaxa', ownTaxonSchema),
   corrections: listOf('corrections', correctionSchema),
+  obstructions: listOf('obstructions', obstructionSchema),
+  blocks: listOf('blocks', blockSchema),
+  photometries: listOf('photometries', photometrySchema),
+  weathers: listOf('weathers', weatherSchema),
+  readings: listOf('readings', readingSchema),
 }) satisfies z.ZodType<HomeFacts>;

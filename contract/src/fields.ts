@@ -42,7 +42,8 @@ export const minuteOfDay = z
 export const months = z
   .array(wholeWithin(1, 12, ''))
   .max(12)
-  .refine((list) => new Set(list).size === list.length, 'Each month once.');
+  .refine((list) => new Set(list).size === list.length, 'Each month once.')
+  .readonly();
 
 export const timeZone = z.string().refine(isTimeZone, 'A time zone such as Europe/London.');
 

@@ -1,5 +1,5 @@
 /** Reads and writes the home bundle: refuses what is broken, foreign or of another version, with the place and the reason. */
-import { BUNDLE_FORMAT, BUNDLE_VERSION, UNSAID, bundleSchema, type Bundle } from '@dulvan/contract';
+import { BUNDLE_FORMAT, BUNDLE_VERSION, FACT_LISTS, UNSAID, bundleSchema, type Bundle } from '@dulvan/contract';
 import { problemsOf } from '@dulvan/core';
 import { parse as parseWithErrors, type ParseError } from 'jsonc-parser';
 import { z } from 'zod';
@@ -25,7 +25,7 @@ export function readBundle(text: string): BundleReading {
     return refused(`This is not a Dulvan bundle: it should open with "format": "${BUNDLE_FORMAT}". Nothing was changed.`);
   }
   const { version } = head.data;
-  if (version !== BUNDLE_VERSION && version !== 1) {
+  if (version !== BUNDLE_VERSION && version !== 1 && version !== 2) {
     const newer = typeof version === 'number' && version > BUNDLE_VERSION;
     return refused(
       newer
@@ -33,7 +33,7 @@ export function readBundle(text: string): BundleReading {
         : `This bundle is of version ${String(version)}; only versions 1 to ${BUNDLE_VERSION} are known here, and there was none before them.`,
     );
   }
-  const parsed = bundleSchema.safeParse(version === 1 ? fromVersion1(raw) : raw);
+  const parsed = bundleSchema.safeParse(version === BUNDLE_VERSION ? raw : fromEarlier(raw));
   if (!parsed.success) {
     const [issue] = parsed.error.issues;
     return refused(`At ${issue!.path.join(' › ') || 'the top'}: ${issue!.message}. Nothing was changed.`);
@@ -49,25 +49,27 @@ export function readBundle(text: string): BundleReading {
   return { ok: true, bundle: parsed.data };
 }
 
-const looseList = z.array(z.looseObject({})).catch([]);
-const looseHome = z.looseObject({ home: z.looseObject({}), plants: looseList });
+const looseHome = z.looseObject({ home: z.looseObject({}) });
 
-/** Version 1 knew no traits, parents, schools or own knowledge: they are put in as unsaid. What is broken is left for the schema to name. */
-function fromVersion1(raw: unknown): unknown {
+/**
+ * Earlier versions knew fewer fields and lists (the first no traits, parents, schools or own knowledge; the second no
+ * trees, weather files, readings or photometric files): they are put in as unsaid. What is broken is left for the schema to name.
+ */
+function fromEarlier(raw: unknown): unknown {
   const bundle = raw as { homes?: unknown };
   if (!Array.isArray(bundle.homes)) return { ...bundle, version: BUNDLE_VERSION };
-  const homes = bundle.homes.map((facts) => {
-    const read = looseHome.safeParse(facts);
-    if (!read.success) return facts as unknown;
-    return {
-      ...read.data,
-      home: { ...UNSAID.home, ...read.data.home },
-      plants: read.data.plants.map((plant) => ({ ...UNSAID.plants, ...plant })),
-      ownTaxa: [],
-      corrections: [],
-    };
-  });
-  return { ...bundle, version: BUNDLE_VERSION, homes };
+  return { ...bundle, version: BUNDLE_VERSION, homes: bundle.homes.map(completed) };
+}
+
+function completed(facts: unknown): unknown {
+  const read = looseHome.safeParse(facts);
+  if (!read.success) return facts;
+  const whole: Record<string, unknown> = { ...read.data, home: { ...UNSAID.home, ...read.data.home } };
+  for (const list of FACT_LISTS) {
+    const entries = whole[list] ?? [];
+    whole[list] = Array.isArray(entries) ? entries.map((entry: unknown) => (typeof entry === 'object' && entry !== null ? { ...UNSAID[list], ...entry } : entry)) : entries;
+  }
+  return whole;
 }
 
 /** Writes a bundle, indented for reading. */
@@ -76,7 +78,7 @@ export function writeBundle(bundle: Bundle): string {
 }
 
 function strayHome(facts: Bundle['homes'][number]): string | null {
-  for (const list of ['rooms', 'circuits', 'plants', 'ownTaxa', 'corrections'] as const) {
+  for (const list of ['rooms', 'circuits', 'plants', 'ownTaxa', 'corrections', 'photometries', 'weathers', 'readings'] as const) {
     const stray = facts[list].find((entry) => entry.homeId !== facts.home.id);
     if (stray) return `${list} › ${stray.id}`;
   }

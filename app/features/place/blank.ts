@@ -1,6 +1,6 @@
 /** New entries with usual values, for forms that start empty. */
 import { suggestedClimate } from '@dulvan/catalogue';
-import type { AirStatement, Circuit, Home, HomeFacts, Lamp, Plant, Room, Spot, Stand, Tier, Window } from '@dulvan/core';
+import type { AirStatement, Block, Circuit, Home, HomeFacts, Lamp, Obstruction, Plant, Room, Spot, Stand, Tier, Window } from '@dulvan/core';
 import type { FormList } from './form-specs';
 import { nanoid } from 'nanoid';
 
@@ -11,14 +11,14 @@ export const newId = () => nanoid(12);
 /** A clock's zone tells roughly where it is: fifteen degrees an hour. */
 export function newHome(): Home {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  return { id: newId(), name: '', latitude: 50, longitude: 0, elevationM: 50, timeZone: timeZone || 'UTC', climateId: suggestedClimate(50), restSchool: null, lightAim: 'whole' };
+  return { id: newId(), name: '', latitude: 50, longitude: 0, elevationM: 50, timeZone: timeZone || 'UTC', climateId: suggestedClimate(50), restSchool: null, lightAim: 'whole', snowMonths: [] };
 }
 
 function newRoom(facts: HomeFacts): Room {
   return {
     id: newId(), homeId: facts.home.id, name: '', widthM: 4, depthM: 4, heightM: 2.5, wallABearing: 180,
     floorReflectance: 0.25, wallReflectance: 0.6, ceilingReflectance: 0.75, airMovement: 'still',
-    insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 0.85,
+    insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 0.85, eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320,
   };
 }
 
@@ -27,6 +27,8 @@ function newWindow(roomId: string): Window {
     id: newId(), roomId, name: 'Window', side: 'a', offsetM: 1, insetM: 0, sillM: 0.9, widthM: 1.2, heightM: 1.2, slopeDeg: 90,
     glazingId: 'double-coated', frameShare: 0.2, dirtShare: 0.06, curtainId: 'none', curtainMonths: ALL_YEAR,
     curtainFromMinute: 600, curtainToMinute: 1080, outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.15, groundReflectance: 0.2,
+    revealM: 0.1, overhangM: 0, overhangAboveM: 0.2,
+    secondCurtainId: 'none', secondCurtainMonths: ALL_YEAR, secondCurtainFromMinute: 600, secondCurtainToMinute: 1080,
   };
 }
 
@@ -50,7 +52,17 @@ function newLamp(tierId: string, circuitId: string, stand: Stand): Lamp {
   return {
     id: newId(), circuitId, tierId, name: 'Lamp', form: 'bar', ppf: 30, powerW: 15, spectrum: 'white-neutral', beamDeg: 120,
     lengthM: Math.min(0.6, stand.widthM), breadthM: 0.03, alongM: stand.widthM / 2, acrossM: stand.depthM / 2, aboveM: 0.45, dimming: 1,
+    ratedBy: 'ppf', lumens: null, tiltDeg: 0, tiltToward: 'a', burntHours: 0, lifeHours: null, photometryId: null,
   };
+}
+
+function newObstruction(roomId: string, bearing: number): Obstruction {
+  const turned = (by: number) => (bearing + by + 360) % 360;
+  return { id: newId(), roomId, name: 'Tree', kind: 'deciduous', fromBearing: turned(-20), toBearing: turned(20), heightDeg: 20, reflectance: 0.1, leafMonths: [5, 6, 7, 8, 9, 10] };
+}
+
+function newBlock(roomId: string): Block {
+  return { id: newId(), roomId, name: 'Cupboard', xM: 0, yM: 0, zM: 0, widthM: 0.6, depthM: 0.6, heightM: 1.8 };
 }
 
 function newAir(roomId: string, month: number): AirStatement {
@@ -60,7 +72,7 @@ function newAir(roomId: string, month: number): AirStatement {
 export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: number): Plant {
   return {
     id: newId(), homeId: facts.home.id, taxonId, parents: [], traits: [], name: '', stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12,
-    heightCm: Math.min(30, matureHeightCm), spotId: null, arrivedOn: null, note: '',
+    heightCm: Math.min(30, matureHeightCm), foliage: 'medium', spotId: null, arrivedOn: null, note: '',
   };
 }
 
@@ -76,6 +88,10 @@ export function blankFor(facts: HomeFacts, list: FormList, parent: string | null
       return newCircuit(facts);
     case 'windows':
       return room ? newWindow(room.id) : null;
+    case 'obstructions':
+      return room ? newObstruction(room.id, room.wallABearing) : null;
+    case 'blocks':
+      return room ? newBlock(room.id) : null;
     case 'stands':
       return room ? newStand(room.id) : null;
     case 'air':

@@ -41,7 +41,7 @@ export function EditScreen({ list, id, parent }: Given) {
 function roomIdOf(facts: HomeFacts, list: EditableList, entry: object): string | null {
   const given = entry as Record<string, string>;
   if (list === 'rooms') return given.id!;
-  if (list === 'windows' || list === 'stands' || list === 'air') return given.roomId!;
+  if (given.roomId) return given.roomId;
   const standId = list === 'tiers' ? given.standId : facts.tiers.find((tier) => tier.id === given.tierId)?.standId;
   return facts.stands.find((stand) => stand.id === standId)?.roomId ?? null;
 }
@@ -50,6 +50,8 @@ const BACK_TO: Partial<Record<EditableList, (facts: HomeFacts, entry: Record<str
   windows: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   stands: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   air: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
+  obstructions: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
+  blocks: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   tiers: (_facts, entry) => ({ list: 'stands', id: entry.standId! }),
   spots: (facts, entry) => ({ list: 'stands', id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '' }),
   lamps: (facts, entry) => ({ list: 'stands', id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '' }),
@@ -143,6 +145,20 @@ function RoomParts({ facts, roomId }: { readonly facts: HomeFacts; readonly room
         parent={roomId}
         noun="stand"
         parts={ofRoom(facts.stands).map((stand) => ({ id: stand.id, name: stand.name, note: `${facts.tiers.filter((tier) => tier.standId === stand.id).length} tiers` }))}
+      />
+      <Parts
+        title="Seen from its windows"
+        list="obstructions"
+        parent={roomId}
+        noun="house, hill or tree"
+        parts={ofRoom(facts.obstructions).map((o) => ({ id: o.id, name: o.name, note: `${Math.round(o.fromBearing)}° to ${Math.round(o.toBearing)}°, ${Math.round(o.heightDeg)}° high` }))}
+      />
+      <Parts
+        title="Solid things inside"
+        list="blocks"
+        parent={roomId}
+        noun="cupboard or wall"
+        parts={ofRoom(facts.blocks).map((block) => ({ id: block.id, name: block.name, note: `${Math.round(block.heightM * 100)} cm high` }))}
       />
       <Parts
         title="Air, as you know it"

@@ -1,6 +1,6 @@
 /** The questions each form asks, in the order a person answers them. */
 import { climates, curtains, glazings } from '@dulvan/catalogue';
-import { SCHOOLS, SCHOOL_WORDS, compassWord, sideBearing, type FactList, type HomeFacts } from '@dulvan/core';
+import { CROWN_TRANSMITTANCE, SCHOOLS, SCHOOL_WORDS, TYPICAL_UMOL_PER_JOULE, compassWord, sideBearing, type FactList, type HomeFacts } from '@dulvan/core';
 import { GROWTH_WORD, MONTH_NAMES, STAGE_WORD } from '../../ui/words';
 
 export interface Choice {
@@ -34,6 +34,10 @@ const named = (list: readonly { readonly id: string; readonly name: string }[]):
 const words = (pairs: Readonly<Record<string, string>>): Choice[] => Object.entries(pairs).map(([value, word]) => ({ value, word }));
 const monthChoices: readonly Choice[] = MONTH_NAMES.map((word, i) => ({ value: String(i + 1), word }));
 
+const SIDE_WORDS = { a: 'A', b: 'B', c: 'C', d: 'D' };
+/** Bulbs and spots are taken for points, unless a file measured their size. */
+const hasSize = (values: Readonly<Record<string, string>>) => !values.photometryId && values.form !== 'point' && values.form !== 'spot';
+
 const SIDE_LETTERS = { a: 'A', b: 'B', c: 'C', d: 'D' } as const;
 
 /** The walls of a window's room, each with the way it looks. */
@@ -45,8 +49,8 @@ function sides(facts: HomeFacts | null, entry: Readonly<Record<string, unknown>>
   }));
 }
 
-/** The lists that are filled in by these forms; own taxa and corrections have their own. */
-export type FormList = Exclude<FactList, 'ownTaxa' | 'corrections'>;
+/** The lists that are filled in by these forms; the others have screens of their own. */
+export type FormList = Exclude<FactList, 'ownTaxa' | 'corrections' | 'photometries' | 'weathers' | 'readings'>;
 
 export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {
   home: {
@@ -57,7 +61,8 @@ export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {
       { field: 'longitude', label: 'Longitude', kind: 'number', unit: '°', help: 'Degrees east; west of Greenwich with a minus.' },
       { field: 'elevationM', label: 'Height above the sea', kind: 'number', unit: 'm' },
       { field: 'timeZone', label: 'Time zone', kind: 'text', help: 'As in Europe/London.' },
-      { field: 'climateId', label: 'Weather most like', kind: 'choice', choices: () => named(climates), help: 'Says how cloudy each month is. The latitude suggests one.' },
+      { field: 'climateId', label: 'Weather most like', kind: 'choice', choices: () => named(climates), help: 'Says how cloudy each month is. The latitude suggests one. An imported weather file stands in its place.' },
+      { field: 'snowMonths', label: 'Snow lies in', kind: 'months', help: 'Snow outside throws much more light in than grass.' },
       {
         field: 'restSchool', label: 'How plants rest here', kind: 'choice', optional: 'optional',
         choices: () => [{ value: '', word: 'As usual for each' }, ...SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))],
@@ -94,6 +99,9 @@ export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {
       { field: 'insideYM', label: 'Its corner away from wall A', kind: 'length', when: (values) => Boolean(values.insideRoomId) },
       { field: 'insideZM', label: 'Its floor above the room’s', kind: 'length', when: (values) => Boolean(values.insideRoomId) },
       { field: 'shellTransmittance', label: 'Light its shell lets in', kind: 'percent', when: (values) => Boolean(values.insideRoomId), help: 'Clean glass 85, foil 75.' },
+      { field: 'eveningLux', label: 'Room light after dark, at the plants', kind: 'number', unit: 'lux', help: '0: none, or the plants do not see it. A lit living room is 50 to 200. It can keep short-day plants from blooming.' },
+      { field: 'eveningFromMinute', label: 'It burns from', kind: 'time', when: (values) => Number(values.eveningLux) > 0 },
+      { field: 'eveningToMinute', label: 'It burns until', kind: 'time', when: (values) => Number(values.eveningLux) > 0 },
     ],
   },
   windows: {
@@ -110,14 +118,49 @@ export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {
       { field: 'glazingId', label: 'Pane', kind: 'choice', choices: () => named(glazings), help: 'Hold a flame near it at night: it mirrors twice for each pane.' },
       { field: 'frameShare', label: 'Taken by frame and bars', kind: 'percent' },
       { field: 'dirtShare', label: 'Lost to dirt', kind: 'percent', help: 'Clean 4, a winter’s rain 10, by a road 20.' },
-      { field: 'curtainId', label: 'Curtain', kind: 'choice', choices: () => named(curtains) },
+      { field: 'revealM', label: 'From the room’s side of the wall out to the glass', kind: 'length', help: 'A deep reveal keeps low sun and side light out.' },
+      { field: 'overhangM', label: 'A balcony or roof juts out over it by', kind: 'length', help: '0: nothing does. It is taken as long as the house.' },
+      { field: 'overhangAboveM', label: 'How far above its upper edge', kind: 'length', when: (values) => Number(values.overhangM) > 0 },
+      { field: 'curtainId', label: 'Curtain, blind or film', kind: 'choice', choices: () => named(curtains) },
       { field: 'curtainMonths', label: 'Curtain used in', kind: 'months', when: (values) => values.curtainId !== 'none' },
       { field: 'curtainFromMinute', label: 'Shut from', kind: 'time', when: (values) => values.curtainId !== 'none' },
       { field: 'curtainToMinute', label: 'Open again at', kind: 'time', when: (values) => values.curtainId !== 'none' },
+      { field: 'secondCurtainId', label: 'A second one behind it', kind: 'choice', choices: () => named(curtains) },
+      { field: 'secondCurtainMonths', label: 'The second used in', kind: 'months', when: (values) => values.secondCurtainId !== 'none' },
+      { field: 'secondCurtainFromMinute', label: 'The second shut from', kind: 'time', when: (values) => values.secondCurtainId !== 'none' },
+      { field: 'secondCurtainToMinute', label: 'The second open again at', kind: 'time', when: (values) => values.secondCurtainId !== 'none' },
       { field: 'outsideKind', label: 'Outside it', kind: 'choice', choices: () => words({ open: 'Open sky', row: 'A row of houses', ring: 'Something all round' }) },
       { field: 'outsideDeg', label: 'Its top above the horizon', kind: 'degrees', when: (values) => values.outsideKind !== 'open', help: 'A fist at arm’s length is 10 degrees.' },
       { field: 'outsideReflectance', label: 'Brightness of what stands there', kind: 'percent', when: (values) => values.outsideKind !== 'open' },
       { field: 'groundReflectance', label: 'Brightness of the ground outside', kind: 'percent', help: 'Grass 20, pale paving 35, water 8, snow 75.' },
+    ],
+  },
+  obstructions: {
+    noun: 'thing outside',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      {
+        field: 'kind', label: 'What it is', kind: 'choice',
+        choices: () => words({ building: 'House or wall', hill: 'Hill', evergreen: 'Evergreen tree', deciduous: 'Tree that drops its leaves' }),
+        help: `Through a tree in leaf comes about ${Math.round(CROWN_TRANSMITTANCE.inLeaf * 100)} % of the light, through a bare one ${Math.round(CROWN_TRANSMITTANCE.bare * 100)} %.`,
+      },
+      { field: 'fromBearing', label: 'Its left edge, by compass', kind: 'degrees', help: 'Stand at the window and look out: 0 north, 90 east, 180 south, 270 west.' },
+      { field: 'toBearing', label: 'Its right edge, by compass', kind: 'degrees', help: 'Clockwise from the left edge. The same as the left edge: all round.' },
+      { field: 'heightDeg', label: 'Its top above the horizon', kind: 'degrees', help: 'A fist at arm’s length is 10 degrees.' },
+      { field: 'reflectance', label: 'Its brightness', kind: 'percent', help: 'White wall 50, brick 20, trees 10.' },
+      { field: 'leafMonths', label: 'In leaf in', kind: 'months', when: (values) => values.kind === 'deciduous' },
+    ],
+  },
+  blocks: {
+    noun: 'solid thing',
+    questions: [
+      { field: 'name', label: 'Name', kind: 'text', help: 'A cupboard, a chimney breast, a half wall: what throws shade on the plants.' },
+      { field: 'xM', label: 'From wall D', kind: 'length', help: 'On the plan, from the left.' },
+      { field: 'yM', label: 'From wall A', kind: 'length', help: 'On the plan, from below.' },
+      { field: 'zM', label: 'Its underside above the floor', kind: 'length' },
+      { field: 'widthM', label: 'Size along wall A', kind: 'length' },
+      { field: 'depthM', label: 'Size away from wall A', kind: 'length' },
+      { field: 'heightM', label: 'Height', kind: 'length' },
     ],
   },
   stands: {
@@ -168,20 +211,35 @@ export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {
     caution: 'Water and electricity meet here: let cables hang in a drip loop, keep splashes off fittings, do not load a socket beyond its rating. The maker’s label and your local code rule; ask a licensed electrician for anything fixed.',
     questions: [
       { field: 'name', label: 'Name', kind: 'text' },
-      { field: 'form', label: 'Shape', kind: 'choice', choices: () => words({ bar: 'Bar', panel: 'Panel', point: 'Bulb or spot' }) },
-      { field: 'ppf', label: 'Photons it gives (PPF)', kind: 'number', unit: 'µmol/s', help: 'On the label of a plant lamp. Unknown: about 1.5 to 2.5 for each watt of a white LED.' },
+      { field: 'form', label: 'Shape', kind: 'choice', choices: () => words({ bar: 'Bar', panel: 'Panel', spot: 'Spot with a beam', point: 'Bulb' }) },
+      {
+        field: 'ratedBy', label: 'What its label tells', kind: 'choice',
+        choices: () => words({ ppf: 'Photons (PPF)', lumens: 'Lumens', watts: 'Watts alone' }),
+        help: `Lumens are turned into photons by the colour, within about 8 % (red and blue lamps: 60 %). From watts alone ${TYPICAL_UMOL_PER_JOULE} µmol/s a watt is assumed, a third either way.`,
+      },
+      { field: 'ppf', label: 'Photons it gives (PPF)', kind: 'number', unit: 'µmol/s', help: 'On the label of a plant lamp.', when: (values) => values.ratedBy === 'ppf' },
+      { field: 'lumens', label: 'Light it gives', kind: 'number', unit: 'lm', optional: 'optional', when: (values) => values.ratedBy === 'lumens' },
       { field: 'powerW', label: 'Power', kind: 'number', unit: 'W' },
       {
         field: 'spectrum', label: 'Colour', kind: 'choice',
         choices: () => words({ 'white-warm': 'Warm white', 'white-neutral': 'Neutral white', 'white-cool': 'Cool white', daylight: 'Daylight', sodium: 'Sodium', 'red-blue': 'Red and blue' }),
       },
-      { field: 'beamDeg', label: 'Beam', kind: 'degrees', help: '120 for bare bars and panels; on the label of spots.' },
-      { field: 'lengthM', label: 'Lit size along wall A', kind: 'length', when: (values) => values.form !== 'point' },
-      { field: 'breadthM', label: 'Lit size away from wall A', kind: 'length', when: (values) => values.form !== 'point' },
+      {
+        field: 'photometryId', label: 'Its measured light', kind: 'choice', optional: 'optional',
+        choices: (facts) => [{ value: '', word: 'No file: by shape and beam' }, ...named(facts?.photometries ?? [])],
+        help: 'Photometric files (LM-63, EULUMDAT) are read under Place.',
+      },
+      { field: 'beamDeg', label: 'Beam', kind: 'degrees', help: '120 for bare bars and panels; on the label of spots.', when: (values) => !values.photometryId },
+      { field: 'tiltDeg', label: 'Tilted from straight down by', kind: 'degrees' },
+      { field: 'tiltToward', label: 'Tilted toward wall', kind: 'choice', choices: () => words(SIDE_WORDS), when: (values) => values.tiltDeg !== '0' },
+      { field: 'lengthM', label: 'Lit size along wall A', kind: 'length', when: hasSize },
+      { field: 'breadthM', label: 'Lit size away from wall A', kind: 'length', when: hasSize },
       { field: 'alongM', label: 'Middle, along the stand', kind: 'length' },
       { field: 'acrossM', label: 'Middle, across the stand', kind: 'length' },
       { field: 'aboveM', label: 'Height above the board', kind: 'length' },
       { field: 'dimming', label: 'Dimmed to', kind: 'percent' },
+      { field: 'lifeHours', label: 'Hours until 70 % of its light is left', kind: 'number', unit: 'h', optional: 'optional', help: 'L70 on its data sheet; 25,000 to 50,000 for most LEDs. Left empty, age is not counted.' },
+      { field: 'burntHours', label: 'Hours it has burnt', kind: 'number', unit: 'h', when: (values) => Boolean(values.lifeHours) },
       { field: 'circuitId', label: 'On circuit', kind: 'choice', choices: (facts) => named(facts?.circuits ?? []) },
     ],
   },
@@ -201,7 +259,8 @@ export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {
         choices: () => [{ value: '', word: 'As in this home' }, ...SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))],
       },
       { field: 'potCm', label: 'Pot width', kind: 'pot', optional: 'optional' },
-      { field: 'heightCm', label: 'Height with the pot', kind: 'pot', optional: 'optional' },
+      { field: 'heightCm', label: 'Height with the pot', kind: 'pot', optional: 'optional', help: 'Taller plants shade shorter neighbours. Left empty, it shades none.' },
+      { field: 'foliage', label: 'Its leaves', kind: 'choice', choices: () => words({ sparse: 'Sparse: sky shows through', medium: 'Medium', dense: 'Dense: hardly any gap' }) },
       { field: 'arrivedOn', label: 'Arrived on', kind: 'date', optional: 'optional', help: 'As 2026-03-14.' },
       { field: 'note', label: 'Note', kind: 'long-text', optional: 'optional' },
     ],

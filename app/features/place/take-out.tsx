@@ -29,6 +29,8 @@ function fallenWith(facts: HomeFacts, list: FormList, id: string): { list: FormL
   if (list === 'rooms') {
     take('windows', ids(facts.windows, (window) => window.roomId === id));
     take('stands', ids(facts.stands, (stand) => stand.roomId === id));
+    take('obstructions', ids(facts.obstructions, (obstruction) => obstruction.roomId === id));
+    take('blocks', ids(facts.blocks, (block) => block.roomId === id));
     take('air', ids(facts.air, (air) => air.roomId === id));
     take('rooms', ids(facts.rooms, (room) => room.insideRoomId === id));
   }

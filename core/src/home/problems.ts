@@ -1,6 +1,6 @@
 /** What cannot be true of a home: facts that contradict each other, each with the field to mend and the range allowed. */
 import { sideLength } from '../room';
-import type { FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
+import type { Block, FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
 import { knowledgeProblems } from './knowledge-problems';
 import type { Problem } from './problem';
 
@@ -15,6 +15,8 @@ export function problemsOf(facts: HomeFacts): Problem[] {
   return [
     ...facts.rooms.flatMap((room) => roomProblems(room, byId)),
     ...facts.windows.flatMap((window) => windowProblems(window, byId)),
+    ...facts.obstructions.flatMap((entry) => (byId.rooms.has(entry.roomId) ? [] : [missing('obstructions', entry.id, 'roomId', 'room')])),
+    ...facts.blocks.flatMap((block) => blockProblems(block, byId)),
     ...facts.stands.flatMap((stand) => standProblems(stand, byId)),
     ...facts.tiers.flatMap((tier) => tierProblems(tier, byId)),
     ...facts.spots.flatMap((spot) => spotProblems(spot, byId)),
@@ -51,6 +53,7 @@ function indexes(facts: HomeFacts) {
     tiers: index(facts.tiers),
     spots: index(facts.spots),
     circuits: index(facts.circuits),
+    photometries: index(facts.photometries),
   };
 }
 
@@ -59,9 +62,12 @@ function missing(list: FactList, id: string, field: string, what: string): Probl
 }
 
 function roomProblems(room: Room, { rooms }: Indexes): Problem[] {
+  const at = (field: string, message: string): Problem => ({ list: 'rooms', id: room.id, field, message });
+  if (room.eveningLux > 0 && room.eveningToMinute <= room.eveningFromMinute) {
+    return [at('eveningToMinute', 'The room’s light must go out after it comes on, the same day (24:00 at the latest).')];
+  }
   if (room.insideRoomId === null) return [];
   const outer = rooms.get(room.insideRoomId);
-  const at = (field: string, message: string): Problem => ({ list: 'rooms', id: room.id, field, message });
   if (!outer) return [missing('rooms', room.id, 'insideRoomId', 'room')];
   if (outer.id === room.id || outer.insideRoomId !== null) {
     return [at('insideRoomId', 'An enclosure stands in a room, not in itself or in another enclosure.')];
@@ -104,7 +110,23 @@ function windowProblems(window: Window, { rooms }: Indexes): Problem[] {
   if (window.curtainId !== 'none' && window.curtainToMinute <= window.curtainFromMinute) {
     problems.push(at('curtainToMinute', 'The curtain must open again after it is shut, the same day (24:00 at the latest).'));
   }
+  if (window.secondCurtainId !== 'none' && window.secondCurtainToMinute <= window.secondCurtainFromMinute) {
+    problems.push(at('secondCurtainToMinute', 'The second curtain must open again after it is shut, the same day (24:00 at the latest).'));
+  }
   return problems;
+}
+
+function blockProblems(block: Block, { rooms }: Indexes): Problem[] {
+  const room = rooms.get(block.roomId);
+  if (!room) return [missing('blocks', block.id, 'roomId', 'room')];
+  const ways = [
+    ['xM', block.xM, block.widthM, room.widthM],
+    ['yM', block.yM, block.depthM, room.depthM],
+    ['zM', block.zM, block.heightM, room.heightM],
+  ] as const;
+  return ways.flatMap(([field, from, size, whole]): Problem[] =>
+    from + size > whole + SLACK_M ? [{ list: 'blocks', id: block.id, field, message: `It would reach out of the room: at most ${metres(Math.max(0, whole - size))} with its size.` }] : [],
+  );
 }
 
 function standProblems(stand: Stand, { rooms }: Indexes): Problem[] {
@@ -160,6 +182,8 @@ function lampProblems(lamp: Lamp, byId: Indexes): Problem[] {
   const stand = tier && byId.stands.get(tier.standId);
   if (!tier || !stand) return [missing('lamps', lamp.id, 'tierId', 'tier')];
   const problems: Problem[] = [];
+  if (lamp.ratedBy === 'lumens' && lamp.lumens === null) problems.push(at('lumens', 'How many lumens its label tells: from 1 to 400000 lm.'));
+  if (lamp.photometryId !== null && !byId.photometries.has(lamp.photometryId)) problems.push(at('photometryId', 'This file is no longer there. Choose another one.'));
   if (!byId.circuits.has(lamp.circuitId)) problems.push(missing('lamps', lamp.id, 'circuitId', 'circuit'));
   const room = roomOfStand(stand, byId);
   if (room && tier.heightM + lamp.aboveM > room.heightM + SLACK_M) {
@@ -167,7 +191,7 @@ function lampProblems(lamp: Lamp, byId: Indexes): Problem[] {
   }
   if (lamp.alongM > stand.widthM + SLACK_M) problems.push(at('alongM', `Outside ${stand.name}: from 0 to ${metres(stand.widthM)}.`));
   if (lamp.acrossM > stand.depthM + SLACK_M) problems.push(at('acrossM', `Outside ${stand.name}: from 0 to ${metres(stand.depthM)}.`));
-  if (lamp.form !== 'point' && lamp.lengthM <= 0) problems.push(at('lengthM', 'A bar or panel has a length: more than 0.'));
-  if (lamp.form === 'panel' && lamp.breadthM <= 0) problems.push(at('breadthM', 'A panel has a breadth: more than 0.'));
+  if ((lamp.form === 'bar' || lamp.form === 'panel') && lamp.photometryId === null && lamp.lengthM <= 0) problems.push(at('lengthM', 'A bar or panel has a length: more than 0.'));
+  if (lamp.form === 'panel' && lamp.photometryId === null && lamp.breadthM <= 0) problems.push(at('breadthM', 'A panel has a breadth: more than 0.'));
   return problems;
 }

@@ -8,7 +8,7 @@ export interface Glass {
   /** Light let through at right angles, 0..0.92. */
   readonly normalTransmittance: number;
   /** Share of what passes that is spread evenly, as by frosted glass; 0 when left out. */
-  readonly scatter?: number;
+  readonly scatter?: number | undefined;
 }
 
 interface Layer {

@@ -12,6 +12,7 @@ const home = {
   climateId: 'southern-pampas',
   restSchool: null,
   lightAim: 'whole' as const,
+  snowMonths: [],
 };
 const homeId = home.id;
 
@@ -44,5 +45,10 @@ export const backRoom: HomeFacts = {
   ],
   ownTaxa: [],
   corrections: [],
+  obstructions: [],
+  blocks: [],
+  photometries: [],
+  weathers: [],
+  readings: [],
   air: [air('back', 1, [27, 22, 60, 66]), air('back', 7, [18, 13, 62, 68])],
 };

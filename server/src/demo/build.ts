@@ -9,6 +9,7 @@ export function room(given: Given<Room, 'id' | 'homeId' | 'name' | 'widthM' | 'd
   return {
     floorReflectance: 0.25, wallReflectance: 0.6, ceilingReflectance: 0.75, airMovement: 'gentle',
     insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1,
+    eveningLux: 0, eveningFromMinute: 18 * 60, eveningToMinute: 22 * 60,
     ...given,
   };
 }
@@ -18,6 +19,8 @@ export function window(given: Given<Window, 'id' | 'roomId' | 'name' | 'side' | 
     insetM: 0, slopeDeg: 90, glazingId: 'double-coated', frameShare: 0.18, dirtShare: 0.06, curtainId: 'none',
     curtainMonths: ALL_YEAR, curtainFromMinute: 9 * 60, curtainToMinute: 18 * 60,
     outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.15, groundReflectance: 0.15,
+    revealM: 0, overhangM: 0, overhangAboveM: 0,
+    secondCurtainId: 'none', secondCurtainMonths: ALL_YEAR, secondCurtainFromMinute: 10 * 60, secondCurtainToMinute: 18 * 60,
     ...given,
   };
 }
@@ -32,11 +35,11 @@ export function spot(given: Given<Spot, 'id' | 'tierId' | 'name' | 'alongM' | 'a
 export const circuit = (given: Circuit): Circuit => given;
 
 export function lamp(given: Given<Lamp, 'id' | 'circuitId' | 'tierId' | 'name' | 'form' | 'ppf' | 'powerW' | 'alongM' | 'acrossM' | 'aboveM'>): Lamp {
-  return { spectrum: 'white-neutral', beamDeg: 120, lengthM: 0, breadthM: 0, dimming: 1, ...given };
+  return { spectrum: 'white-neutral', beamDeg: 120, lengthM: 0, breadthM: 0, dimming: 1, ratedBy: 'ppf', lumens: null, tiltDeg: 0, tiltToward: 'a', burntHours: 0, lifeHours: null, photometryId: null, ...given };
 }
 
 export function plant(given: Given<Plant, 'id' | 'homeId' | 'taxonId' | 'name' | 'spotId'>): Plant {
-  return { parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 13, heightCm: 25, arrivedOn: null, note: '', ...given };
+  return { parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 13, heightCm: 25, foliage: 'medium', arrivedOn: null, note: '', ...given };
 }
 
 export function air(roomId: string, month: number, [dayC, nightC, dayRh, nightRh]: [number, number, number, number]): AirStatement {

@@ -12,6 +12,7 @@ const home = {
   climateId: 'cool-ocean',
   restSchool: null,
   lightAim: 'whole' as const,
+  snowMonths: [],
 };
 const homeId = home.id;
 
@@ -134,6 +135,11 @@ export const sailLoft: HomeFacts = {
   corrections: [
     { id: 'k-violet', homeId, taxonId: 'streptocarpus-ionanthus', plantId: null, figure: 'light.thrivesTo', value: 8, reason: 'The leaves turn pale and hard above this in our water', on: '2026-04-19' },
   ],
+  obstructions: [],
+  blocks: [],
+  photometries: [],
+  weathers: [],
+  readings: [],
   air: [
     air('loft', 1, [20, 17, 48, 53]),
     air('loft', 4, [20.5, 17, 50, 54]),

@@ -1,5 +1,8 @@
 /** The tables: one for each kind of fact, and the journal. Column names follow the facts' own, in snake case. */
-import type { AirMovement, BoardKind, Figure, GrowthState, LampForm, LampSpectrum, LightAim, OutsideKind, Parent, Reach, School, Side, Stage, StandKind, Trait } from '@dulvan/core';
+import type {
+  AirMovement, BoardKind, Figure, Foliage, GrowthState, LampForm, LampRating, LampSpectrum, LightAim, ObstructionKind, OutsideKind, Parent, Reach, Reading, ReadingSky, ReadingUnit,
+  School, Side, Stage, StandKind, Trait,
+} from '@dulvan/core';
 import type { JournalEntry } from '@dulvan/contract';
 import { index, integer, real, sqliteTable, text, uniqueIndex, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
 
@@ -13,6 +16,7 @@ export const homes = sqliteTable('homes', {
   climateId: text().notNull(),
   restSchool: text().$type<School>(),
   lightAim: text().$type<LightAim>().notNull().default('whole'),
+  snowMonths: text({ mode: 'json' }).$type<number[]>().notNull().default([]),
 });
 
 export const rooms = sqliteTable('rooms', {
@@ -32,6 +36,9 @@ export const rooms = sqliteTable('rooms', {
   insideYM: real().notNull(),
   insideZM: real().notNull(),
   shellTransmittance: real().notNull(),
+  eveningLux: real().notNull().default(0),
+  eveningFromMinute: integer().notNull().default(1080),
+  eveningToMinute: integer().notNull().default(1320),
 }, (table) => [index('rooms_home').on(table.homeId)]);
 
 export const windows = sqliteTable('windows', {
@@ -56,6 +63,13 @@ export const windows = sqliteTable('windows', {
   outsideDeg: real().notNull(),
   outsideReflectance: real().notNull(),
   groundReflectance: real().notNull(),
+  revealM: real().notNull().default(0),
+  overhangM: real().notNull().default(0),
+  overhangAboveM: real().notNull().default(0),
+  secondCurtainId: text().notNull().default('none'),
+  secondCurtainMonths: text({ mode: 'json' }).$type<number[]>().notNull().default([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]),
+  secondCurtainFromMinute: integer().notNull().default(600),
+  secondCurtainToMinute: integer().notNull().default(1080),
 }, (table) => [index('windows_room').on(table.roomId)]);
 
 export const stands = sqliteTable('stands', {
@@ -97,6 +111,19 @@ export const circuits = sqliteTable('circuits', {
   months: text({ mode: 'json' }).$type<number[]>().notNull(),
 }, (table) => [index('circuits_home').on(table.homeId)]);
 
+export const photometries = sqliteTable('photometries', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  name: text().notNull(),
+  lumens: real().notNull(),
+  powerW: real().notNull(),
+  lengthM: real().notNull(),
+  breadthM: real().notNull(),
+  planes: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
+  angles: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
+  candela: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
+}, (table) => [index('photometries_home').on(table.homeId)]);
+
 export const lamps = sqliteTable('lamps', {
   id: text().primaryKey(),
   circuitId: text().notNull().references(() => circuits.id),
@@ -113,6 +140,13 @@ export const lamps = sqliteTable('lamps', {
   acrossM: real().notNull(),
   aboveM: real().notNull(),
   dimming: real().notNull(),
+  ratedBy: text().$type<LampRating>().notNull().default('ppf'),
+  lumens: real(),
+  tiltDeg: real().notNull().default(0),
+  tiltToward: text().$type<Side>().notNull().default('a'),
+  burntHours: real().notNull().default(0),
+  lifeHours: real(),
+  photometryId: text().references(() => photometries.id),
 }, (table) => [index('lamps_tier').on(table.tierId), index('lamps_circuit').on(table.circuitId)]);
 
 export const plants = sqliteTable('plants', {
@@ -128,6 +162,7 @@ export const plants = sqliteTable('plants', {
   restSchool: text().$type<School>(),
   potCm: real(),
   heightCm: real(),
+  foliage: text().$type<Foliage>().notNull().default('medium'),
   spotId: text().references(() => spots.id),
   arrivedOn: text(),
   note: text().notNull(),
@@ -163,6 +198,58 @@ export const corrections = sqliteTable('corrections', {
   reason: text().notNull(),
   on: text().notNull(),
 }, (table) => [index('corrections_home').on(table.homeId), index('corrections_plant').on(table.plantId)]);
+
+export const obstructions = sqliteTable('obstructions', {
+  id: text().primaryKey(),
+  roomId: text().notNull().references(() => rooms.id),
+  name: text().notNull(),
+  kind: text().$type<ObstructionKind>().notNull(),
+  fromBearing: real().notNull(),
+  toBearing: real().notNull(),
+  heightDeg: real().notNull(),
+  reflectance: real().notNull(),
+  leafMonths: text({ mode: 'json' }).$type<number[]>().notNull(),
+}, (table) => [index('obstructions_room').on(table.roomId)]);
+
+export const blocks = sqliteTable('blocks', {
+  id: text().primaryKey(),
+  roomId: text().notNull().references(() => rooms.id),
+  name: text().notNull(),
+  xM: real().notNull(),
+  yM: real().notNull(),
+  zM: real().notNull(),
+  widthM: real().notNull(),
+  depthM: real().notNull(),
+  heightM: real().notNull(),
+}, (table) => [index('blocks_room').on(table.roomId)]);
+
+export const weathers = sqliteTable('weathers', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  name: text().notNull(),
+  latitude: real().notNull(),
+  longitude: real().notNull(),
+  elevationM: real().notNull(),
+  utcOffsetH: real().notNull(),
+  years: text().notNull(),
+  hours: text().notNull(),
+}, (table) => [index('weathers_home').on(table.homeId)]);
+
+/** A reading outlives its spot: it was taken, whatever has been moved since. */
+export const readings = sqliteTable('readings', {
+  id: text().primaryKey(),
+  homeId: text().notNull().references(() => homes.id),
+  spotId: text().notNull(),
+  atMs: integer().notNull(),
+  value: real().notNull(),
+  unit: text().$type<ReadingUnit>().notNull(),
+  sky: text().$type<ReadingSky>().notNull(),
+  outdoorValue: real(),
+  curtains: text().$type<Reading['curtains']>().notNull(),
+  lamps: text().$type<Reading['lamps']>().notNull(),
+  note: text().notNull(),
+  withdrawnOn: text(),
+}, (table) => [index('readings_home').on(table.homeId)]);
 
 /** Append-only: what changed and when, with the states before and after. Outlives the homes it tells of. */
 export const journal = sqliteTable('journal', {

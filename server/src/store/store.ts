@@ -37,6 +37,11 @@ const FACT_TABLES: Record<FactList, FactTable> = {
   air: tables.air,
   ownTaxa: tables.ownTaxa,
   corrections: tables.corrections,
+  obstructions: tables.obstructions,
+  blocks: tables.blocks,
+  photometries: tables.photometries,
+  weathers: tables.weathers,
+  readings: tables.readings,
 };
 
 export interface Saved {
@@ -192,6 +197,11 @@ async function readFacts(reader: Reader, homeId: string): Promise<HomeFacts | nu
     air: await reader.select().from(tables.air).where(inArray(tables.air.roomId, roomIds)).orderBy(tables.air.id),
     ownTaxa: await reader.select().from(tables.ownTaxa).where(eq(tables.ownTaxa.homeId, homeId)).orderBy(tables.ownTaxa.id),
     corrections: await reader.select().from(tables.corrections).where(eq(tables.corrections.homeId, homeId)).orderBy(tables.corrections.id),
+    obstructions: await reader.select().from(tables.obstructions).where(inArray(tables.obstructions.roomId, roomIds)).orderBy(tables.obstructions.id),
+    blocks: await reader.select().from(tables.blocks).where(inArray(tables.blocks.roomId, roomIds)).orderBy(tables.blocks.id),
+    photometries: await reader.select().from(tables.photometries).where(eq(tables.photometries.homeId, homeId)).orderBy(tables.photometries.id),
+    weathers: await reader.select().from(tables.weathers).where(eq(tables.weathers.homeId, homeId)).orderBy(tables.weathers.id),
+    readings: await reader.select().from(tables.readings).where(eq(tables.readings.homeId, homeId)).orderBy(tables.readings.atMs, tables.readings.id),
   };
 }
 
