@@ -1,5 +1,8 @@
 /** The answers to the facts on screen, kept in step by the worker: the newest facts win, what is shown stays until they are in. */
-import type { HomeAnswers, HomeFacts, PlantAnswer, RoomWash, RankedSpot, Plant, SpotAnswer } from '@dulvan/core';
+import type {
+  Beside, CivilDate, ComparedReading, HomeAnswers, HomeFacts, LampPlan, LampWish, LightYear, Losses, Plant, PlantAnswer, RankedSpot, Reading, RoomDay, RoomWash, SkyKind, SpotAnswer, Taxon,
+  TierField, YearFit,
+} from '@dulvan/core';
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { answerService } from '../workers/client';
@@ -88,4 +91,45 @@ export function useRanking(facts: HomeFacts | null, plant: Plant | null): readon
 /** The light over a room's plan through the year. */
 export function useWash(facts: HomeFacts | null, roomId: string): RoomWash | null {
   return useAsked(facts ? () => answerService('washes').wash(facts, roomId, YEAR) : null, [facts, roomId]);
+}
+
+/** The taxa that suit a spot best. */
+export function useBestTaxa(facts: HomeFacts | null, spotId: string, taxa: readonly Taxon[], count: number): readonly { readonly taxonId: string; readonly fit: YearFit }[] | null {
+  const ask = () => answerService('washes').bestTaxa(facts!, spotId, taxa.map((taxon) => taxon.id), count, YEAR);
+  return useAsked(facts ? ask : null, [facts, spotId, taxa, count]);
+}
+
+/** A room through a day. */
+export function useRoomDay(facts: HomeFacts | null, roomId: string, date: CivilDate, sky: SkyKind): RoomDay | null {
+  return useAsked(facts ? () => answerService('washes').roomDay(facts, roomId, date, sky) : null, [facts, roomId, date.year, date.month, date.day, sky]);
+}
+
+/** Every half hour of a spot's year. */
+export function useLightYear(facts: HomeFacts | null, spotId: string): LightYear | null {
+  return useAsked(facts ? () => answerService('washes').lightYear(facts, spotId, YEAR) : null, [facts, spotId]);
+}
+
+/** A spot beside other places and ways. */
+export function useBeside(facts: HomeFacts | null, spotId: string, others: readonly string[]): readonly Beside[] | null {
+  return useAsked(facts ? () => answerService('washes').beside(facts, spotId, others, YEAR) : null, [facts, spotId, others.join()]);
+}
+
+/** What a spot's daylight loses on its way. */
+export function useLosses(facts: HomeFacts | null, spotId: string): Losses | null {
+  return useAsked(facts ? () => answerService('washes').losses(facts, spotId, YEAR) : null, [facts, spotId]);
+}
+
+/** A reading that is being taken, held against the model. */
+export function useCompared(facts: HomeFacts | null, reading: Reading | null): ComparedReading | null {
+  return useAsked(facts && reading ? () => answerService('washes').compare(facts, reading, YEAR) : null, [facts, reading && JSON.stringify(reading)]);
+}
+
+/** The light of lamps over a tier. */
+export function useTierField(facts: HomeFacts | null, tierId: string): TierField | null {
+  return useAsked(facts ? () => answerService('washes').tierField(facts, tierId, YEAR) : null, [facts, tierId]);
+}
+
+/** Heights and hours for a wanted light over a tier. */
+export function useLampPlan(facts: HomeFacts | null, tierId: string, wish: LampWish | null): LampPlan | null {
+  return useAsked(facts && wish ? () => answerService('washes').lampPlan(facts, tierId, wish, YEAR) : null, [facts, tierId, wish && JSON.stringify(wish)]);
 }

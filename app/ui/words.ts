@@ -188,3 +188,9 @@ export function spotPlace(facts: HomeFacts, spotId: string | null): string {
 
 /** A fit of 0..1 as a share of a hundred. */
 export const fitShare = (whole: number) => `${Math.round(whole * 100)} %`;
+
+/** Where a home's weather comes from, as it is named on every screen that rests on it. */
+export function weatherName({ weathers, home }: HomeFacts): string {
+  const [file] = weathers;
+  return file ? `file of ${file.name} (${file.years})` : (knowledge.climate(home.climateId)?.name.toLowerCase() ?? 'not chosen, a middling one assumed');
+}

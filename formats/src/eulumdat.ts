@@ -152,7 +152,12 @@ function around(rows: readonly Row[], symmetry: number): Row[] {
 function turnedRows(rows: readonly Row[]): Row[] {
   const turned = rows.map(({ plane, row }) => ({ plane: (((plane - TURN_DEG) % 360) + 360) % 360, row })).sort((p, q) => p.plane - q.plane);
   const first = turned[0]!;
-  return first.plane === 0 ? [...turned, { plane: 360, row: first.row }] : [{ plane: 0, row: first.row }, ...turned, { plane: 360, row: first.row }];
+  const last = turned[turned.length - 1]!;
+  if (first.plane === 0) return [...turned, { plane: 360, row: first.row }];
+  // No plane lies along the lamp: it is read between the last and the first.
+  const share = (360 - last.plane) / (first.plane + 360 - last.plane);
+  const row = first.row.map((value, i) => last.row[i]! + (value - last.row[i]!) * share);
+  return [{ plane: 0, row }, ...turned, { plane: 360, row }];
 }
 
 const plain = (value: number) => String(Number(value.toFixed(3)));

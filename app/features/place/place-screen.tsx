@@ -1,5 +1,4 @@
 /** The place as facts: home, rooms, circuits; each leads to its form. */
-import { knowledge } from '@dulvan/catalogue';
 import { View } from 'react-native';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
@@ -7,7 +6,7 @@ import { RowLink, TextLink } from '../../ui/button';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { clock, count, length } from '../../ui/words';
+import { clock, count, length, weatherName } from '../../ui/words';
 import { History } from './history';
 
 export function PlaceScreen() {
@@ -22,7 +21,7 @@ export function PlaceScreen() {
       <Title>{home.name}</Title>
       <View>
         <Body>{`${Math.abs(home.latitude)}° ${north}, ${Math.abs(home.longitude)}° ${east}, ${home.elevationM} m above the sea · ${home.timeZone}`}</Body>
-        <Small>{`Weather: ${knowledge.climate(home.climateId)?.name.toLowerCase() ?? 'not chosen'}`}</Small>
+        <Small>{`Weather: ${weatherName(facts)}`}</Small>
         <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'home', id: home.id } }}>Edit where it is</TextLink>
       </View>
       <View style={{ gap: SPACE.xs }}>
@@ -56,6 +55,11 @@ export function PlaceScreen() {
           </RowLink>
         ))}
         <TextLink href="/place/circuits/new">Add a circuit</TextLink>
+      </View>
+      <View>
+        <Heading>Light, measured and imported</Heading>
+        <TextLink href="/light/readings">{`Readings of a light meter: ${count(facts.readings.length, 'reading')}`}</TextLink>
+        <TextLink href="/light/files">{`Weather file and lamp files: ${facts.weathers[0]?.name ?? 'no weather file'}, ${count(facts.photometries.length, 'lamp file')}`}</TextLink>
       </View>
       <History facts={facts} />
     </>

@@ -1,6 +1,6 @@
 /** A room from above, to scale: walls, windows, stands, spots, and the light of a month as a wash over it. */
 import { openingOf, pointOn, sideBearing, type HomeFacts, type MonthFit, type Room, type RoomWash } from '@dulvan/core';
-import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT } from '../../ui/theme';
 import { useInk } from '../../ui/use-ink';
 import { washOpacity } from './wash';
@@ -11,6 +11,10 @@ interface Given {
   readonly month: number;
   readonly wash: RoomWash | null;
   readonly width: number;
+  /** The light of one instant instead of a month's wash: opacity of each cell. */
+  readonly instant?: { readonly columns: number; readonly rows: number; readonly opacity: readonly number[] };
+  /** Where the sun lies on the floor, as outlines in metres. */
+  readonly sunPatches?: readonly (readonly { readonly x: number; readonly y: number }[])[];
   /** The fit of who stands at a spot, by spot id. */
   readonly fits?: ReadonlyMap<string, MonthFit | null>;
   readonly chosenSpotId?: string | null;
@@ -24,7 +28,7 @@ const LONGEST_SCALE_BAR = 200;
 /** Two spots nearer than this share one touch target less; their list below the plan stays. */
 const TOUCH_RADIUS = 16;
 
-export function RoomPlan({ facts, room, month, wash, width, fits, chosenSpotId, onSpot }: Given) {
+export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches = [], fits, chosenSpotId, onSpot }: Given) {
   const ink = useInk();
   const scale = Math.min((width - 2 * MARGIN) / room.widthM, 420 / room.depthM);
   const planWidth = room.widthM * scale;
@@ -43,17 +47,18 @@ export function RoomPlan({ facts, room, month, wash, width, fits, chosenSpotId, 
   });
   const enclosures = facts.rooms.filter((other) => other.insideRoomId === room.id);
   const cells = wash ? wash.columns * wash.rows : 0;
+  const grid = instant ?? wash;
+  const opacities = instant?.opacity ?? (wash ? Array.from(wash.dli.subarray((month - 1) * cells, month * cells), washOpacity) : []);
   // Whole pixels: washes that overlap or gape would draw lines that mean nothing.
-  const edgeX = (column: number) => Math.round(x((column / (wash?.columns ?? 1)) * room.widthM));
-  const edgeY = (row: number) => Math.round(y((row / (wash?.rows ?? 1)) * room.depthM));
+  const edgeX = (column: number) => Math.round(x((column / (grid?.columns ?? 1)) * room.widthM));
+  const edgeY = (row: number) => Math.round(y((row / (grid?.rows ?? 1)) * room.depthM));
   return (
     <Svg width={width} height={height} role="img" aria-label={`Plan of ${room.name}, wall A below`}>
       <Rect x={x(0)} y={y(room.depthM)} width={planWidth} height={planHeight} fill={ink.sheet} />
-      {wash
-        ? Array.from({ length: cells }, (_, cell) => {
-            const column = cell % wash.columns;
-            const row = Math.floor(cell / wash.columns);
-            const opacity = washOpacity(wash.dli[(month - 1) * cells + cell]!);
+      {grid
+        ? opacities.map((opacity, cell) => {
+            const column = cell % grid.columns;
+            const row = Math.floor(cell / grid.columns);
             return opacity === 0 ? null : (
               <Rect
                 key={cell}
@@ -67,6 +72,14 @@ export function RoomPlan({ facts, room, month, wash, width, fits, chosenSpotId, 
             );
           })
         : null}
+      {sunPatches.map((outline, i) => (
+        <Polygon key={i} points={outline.map((point) => `${x(point.x)},${y(point.y)}`).join(' ')} fill={ink.sheet} fillOpacity={0.55} stroke={ink.danger} strokeWidth={1.6} strokeDasharray="6 3" />
+      ))}
+      {facts.blocks
+        .filter((block) => block.roomId === room.id)
+        .map((block) => (
+          <Rect key={block.id} x={x(block.xM)} y={y(block.yM + block.depthM)} width={block.widthM * scale} height={block.depthM * scale} fill={ink.line} stroke={ink.ink} strokeWidth={1.2} />
+        ))}
       <Rect x={x(0)} y={y(room.depthM)} width={planWidth} height={planHeight} fill="none" stroke={ink.ink} strokeWidth={4} />
       {facts.windows
         .filter((window) => window.roomId === room.id)

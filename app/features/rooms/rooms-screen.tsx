@@ -90,6 +90,7 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
         <Strong>{monthName(month)}: mean daily light</Strong>
         <MonthSlider month={month} onMonth={setMonth} />
         {wash ? <WashLegend heightM={wash.heightM} /> : <Small>Working …</Small>}
+        <TextLink href={{ pathname: '/light/day/[roomId]', params: { roomId: room.id } }}>Through a day, hour by hour</TextLink>
       </View>
     </>
   );

@@ -1,18 +1,18 @@
 /** A spot's year: light by source, sun, day length, who stands here and what would do well here. */
-import { fitOfSpot, waysOf, yearTargets, type Condition, type Home, type HomeFacts, type Spot } from '@dulvan/core';
-import { Suspense, lazy, useMemo } from 'react';
+import type { Condition, HomeFacts, Spot, SpotAnswer } from '@dulvan/core';
+import { Suspense, lazy } from 'react';
 import { View } from 'react-native';
-import { useSpotAnswer } from '../../state/answers';
+import { useBestTaxa, useSpotAnswer } from '../../state/answers';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { useTaxa } from '../../state/taxa';
 import { RowLink, TextLink } from '../../ui/button';
 import { FitMark } from '../../ui/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
-import { TwoPanes } from '../../ui/page';
+import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { brightness, commonName, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
+import { brightness, commonName, count, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
 import { NotHere } from '../shell/not-here';
 import { useMonth } from './use-month';
 
@@ -42,6 +42,7 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
             <LightYearChart conditions={answer.conditions} />
           </Suspense>
           <MonthSlider month={month} onMonth={setMonth} />
+          <Corrected answer={answer} />
           <MonthFigures condition={answer.conditions[month - 1]!} spotId={spot.id} />
         </>
       ) : (
@@ -58,7 +59,8 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
           <Small>{latinName(facts, plant)}</Small>
         </RowLink>
       ))}
-      {answer ? <WouldDoWell conditions={answer.conditions} home={facts.home} month={month} /> : null}
+      <LightLinks spotId={spot.id} />
+      {answer ? <WouldDoWell facts={facts} spotId={spot.id} month={month} /> : null}
     </>
   );
   return <TwoPanes first={first} second={second} />;
@@ -100,32 +102,55 @@ function MonthFigures({ condition, spotId }: { readonly condition: Condition; re
 
 const SHOWN = 6;
 
-/** The taxa that a spot's whole year suits best. */
-function WouldDoWell({ conditions, home, month }: { readonly conditions: readonly Condition[]; readonly home: Home; readonly month: number }) {
-  const taxa = useTaxa();
-  const ways = useMemo(() => waysOf(home, null), [home]);
-  const best = useMemo(
-    () =>
-      taxa
-        .map((taxon) => ({ taxon, fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways), conditions) }))
-        .sort((p, q) => q.fit.whole - p.fit.whole)
-        .slice(0, SHOWN),
-    [taxa, conditions, ways],
+/** What readings have changed here, before and after. */
+function Corrected({ answer }: { readonly answer: SpotAnswer }) {
+  const { correction } = answer;
+  if (!correction) return null;
+  const words = (name: string, given: NonNullable<SpotAnswer['correction']>['daylight']) =>
+    given ? `${name} as measured: ${given.factor.toFixed(2)} times the computed, within ${Math.round(given.doubt * 100)} %, from ${count(given.readings.length, 'reading')}.` : null;
+  return (
+    <View style={{ gap: 2 }}>
+      {[words('Daylight', correction.daylight), words('Lamp light', correction.lamps)].map((line) => (line ? <Body key={line}>{line}</Body> : null))}
+      <TextLink href="/light/readings">Its readings</TextLink>
+    </View>
   );
+}
+
+function LightLinks({ spotId }: { readonly spotId: string }) {
+  return (
+    <View>
+      <Heading>Its light</Heading>
+      <Row>
+        <TextLink href={{ pathname: '/light/reading/[spotId]', params: { spotId } }}>Take a reading</TextLink>
+        <TextLink href={{ pathname: '/light/year/[spotId]', params: { spotId } }}>Every day and hour</TextLink>
+        <TextLink href={{ pathname: '/light/beside/[spotId]', params: { spotId } }}>Hold it beside others</TextLink>
+      </Row>
+    </View>
+  );
+}
+
+/** The taxa that a spot's whole year suits best. */
+function WouldDoWell({ facts, spotId, month }: { readonly facts: HomeFacts; readonly spotId: string; readonly month: number }) {
+  const taxa = useTaxa();
+  const best = useBestTaxa(facts, spotId, taxa, SHOWN);
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>Would do best here</Heading>
       <Small>From the catalogue and your own taxa, grown plants, over the whole year.</Small>
-      {best.map(({ taxon, fit }) => (
-        <View key={taxon.id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 44 }}>
-          <FitMark fit={fit.months[month - 1] ?? null} />
-          <View style={{ flex: 1 }}>
-            <Body>{commonName(taxon)}</Body>
-            <Small>{taxon.name}</Small>
+      {best ? null : <Small>Working …</Small>}
+      {best?.map(({ taxonId, fit }) => {
+        const taxon = taxa.find((candidate) => candidate.id === taxonId)!;
+        return (
+          <View key={taxonId} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 44 }}>
+            <FitMark fit={fit.months[month - 1] ?? null} />
+            <View style={{ flex: 1 }}>
+              <Body>{commonName(taxon)}</Body>
+              <Small>{taxon.name}</Small>
+            </View>
+            <Body>{fitShare(fit.whole)}</Body>
           </View>
-          <Body>{fitShare(fit.whole)}</Body>
-        </View>
-      ))}
+        );
+      })}
     </View>
   );
 }

@@ -51,6 +51,11 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
       {tiers.map((tier) => (
         <View key={tier.id} style={{ gap: SPACE.xs }}>
           <Heading>{`Tier at ${Math.round(tier.heightM * 100)} cm`}</Heading>
+          {lamps.some((lamp) => lamp.tierId === tier.id) ? (
+            <TextLink href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }} label={`Lamps over the tier at ${Math.round(tier.heightM * 100)} cm`}>
+              Under its lamps: spread, height, hours
+            </TextLink>
+          ) : null}
           {facts.spots
             .filter((spot) => spot.tierId === tier.id)
             .map((spot) => {

@@ -3,13 +3,13 @@ import { airYear } from '../air';
 import type { Condition, YearFit } from '../fit';
 import { circuitHours } from '../lamp';
 import { bestFreeSpot, fitOfSpot, rankSpots, type RankedSpot, type SpotChoice } from '../match';
-import type { Target } from '../plant';
+import { yearTargets, type Target } from '../plant';
 import { neighboursOf, placedSpots, vec, type PlacedSpot } from '../room';
 import { MOL_PER_UMOL_HOUR } from '../units';
 import { conditionOf, dimmed, meanDli } from './conditions';
 import type { AirStatement, HomeFacts, Plant } from './facts';
 import type { Knowledge } from './knowledge';
-import { plantTargets } from './known';
+import { knownTaxon, plantTargets, waysOf } from './known';
 import { LitHome, type LeafPlace } from './lit-home';
 import { Memory, Names } from './memory';
 import { comparedReadings, correctionAt, type ComparedReading, type SpotCorrection } from './readings';
@@ -99,6 +99,20 @@ export class Answerer {
     return rankSpots({ plant, targets, spots: facts.spots, conditions, plants: facts.plants });
   }
 
+  /** The taxa that suit a spot's whole year best, grown plants, best first. @param taxonIds of the catalogue or own ones */
+  bestTaxa(facts: HomeFacts, spotId: string, taxonIds: readonly string[], count: number, year: number): { readonly taxonId: string; readonly fit: YearFit }[] {
+    const conditions = this.conditionsOf(facts, spotId, year);
+    if (conditions.length === 0) return [];
+    const ways = waysOf(facts.home, null);
+    return taxonIds
+      .flatMap((taxonId) => {
+        const taxon = knownTaxon(facts, taxonId, this.knowledge)?.taxon;
+        return taxon ? [{ taxonId, fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways), conditions) }] : [];
+      })
+      .sort((p, q) => q.fit.whole - p.fit.whole)
+      .slice(0, count);
+  }
+
   /** The light over a room's plan, at one height. */
   wash(facts: HomeFacts, roomId: string, year: number): RoomWash | null {
     const scene = sceneOf(facts, this.knowledge);
@@ -122,8 +136,18 @@ export class Answerer {
     return { columns, rows, heightM, dli };
   }
 
-  /** Readings against the model, and what they correct at each spot. */
-  private spotAnswers(facts: HomeFacts, year: number): { spots: SpotAnswer[]; readings: ComparedReading[] } {
+  /** Twelve months of one spot, readings counted in; none when it is not there. */
+  conditionsOf(facts: HomeFacts, spotId: string, year: number): readonly Condition[] {
+    return this.spotAnswers(facts, year, spotId).spots[0]?.conditions ?? [];
+  }
+
+  /** What readings correct at one spot. */
+  correctionOf(facts: HomeFacts, spotId: string, year: number): SpotCorrection | null {
+    return this.spotAnswers(facts, year, spotId).spots[0]?.correction ?? null;
+  }
+
+  /** Readings against the model, and what they correct at each spot, or at one. */
+  private spotAnswers(facts: HomeFacts, year: number, only?: string): { spots: SpotAnswer[]; readings: ComparedReading[] } {
     const scene = sceneOf(facts, this.knowledge);
     const sky = this.lit.sky(facts, year);
     const all = placedSpots(facts);
@@ -131,7 +155,7 @@ export class Answerer {
     const readings = comparedReadings({ lit: this.lit, knowledge: this.knowledge, scene, sky, placeOf: (spot) => leafPlaceOf(scene, spot) });
     const homeKey = JSON.stringify([facts.home.latitude, facts.home.longitude, facts.home.timeZone, facts.circuits.map(({ name: _name, ...circuit }) => circuit)]);
     const airKeys = new Map(facts.rooms.map((room) => [room.id, airKeyOf(homeKey, room, facts.air.filter((statement) => statement.roomId === room.id))]));
-    const spots = all.map((spot) => {
+    const spots = (only === undefined ? all : all.filter((spot) => spot.spot.id === only)).map((spot) => {
       const place = leafPlaceOf(scene, spot);
       const { key, year: bare } = this.lit.daylight(scene, place, sky);
       const bareLamps = this.lit.lampsAt(scene, place, sky);

@@ -76,6 +76,10 @@ const FAINTEST_PPFD = 0.005;
 /** What a glazing that the catalogue does not hold is taken for. */
 const PLAIN_GLAZING = { panes: 2, normalTransmittance: 0.76 } as const;
 
+/** Key of an opening without a pane: what would come in if nothing were in the way. */
+export const OPENING = 'opening';
+const NO_GLASS = { panes: 0, normalTransmittance: 1 } as const;
+
 const DEFAULT_TURBIDITY = 3.5;
 const DEFAULT_CLEARNESS = 0.45;
 
@@ -185,7 +189,7 @@ export class LitHome {
     const bareKey = this.names.of(scene.geometryKey);
     const key = `${bareKey}.${this.names.of(scene.solidsKey)}`;
     const bare = this.rooms.recall(bareKey, () => {
-      const panes = windows.flatMap((window) => panesOf(room, window, this.knowledge.glazing(window.glazingId) ?? PLAIN_GLAZING, obstructions, snowMonths));
+      const panes = windows.flatMap((window) => panesOf(room, window, window.glazingId === OPENING ? NO_GLASS : (this.knowledge.glazing(window.glazingId) ?? PLAIN_GLAZING), obstructions, snowMonths));
       return { key: bareKey, bareKey, lit: litRoom(room, panes, []) };
     });
     return { key, bareKey, lit: { ...bare.lit, solids } };

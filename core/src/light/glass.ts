@@ -3,9 +3,9 @@
 const REFRACTIVE_INDEX = 1.526;
 
 export interface Glass {
-  /** Clear panes one behind the other, 1 to 3. */
-  readonly panes: 1 | 2 | 3;
-  /** Light let through at right angles, 0..0.92. */
+  /** Clear panes one behind the other, 1 to 3; 0 for an opening without glass. */
+  readonly panes: 0 | 1 | 2 | 3;
+  /** Light let through at right angles, 0..0.92; 1 without glass. */
   readonly normalTransmittance: number;
   /** Share of what passes that is spread evenly, as by frosted glass; 0 when left out. */
   readonly scatter?: number | undefined;
@@ -58,6 +58,7 @@ export type GlassCurve = (cosIncidence: number) => number;
  * @returns transmittance for a cosine of 0..1; monotone, 0 at grazing
  */
 export function glassCurve({ panes, normalTransmittance }: Glass): GlassCurve {
+  if (panes === 0) return (cosIncidence) => (cosIncidence > 0 ? normalTransmittance : 0);
   let low = 0;
   let high = 5;
   for (let i = 0; i < 60; i++) {

@@ -1,0 +1,103 @@
+/** A spot held beside half a metre nearer and farther, its curtain away or drawn, and other spots. */
+import { fitOfSpot, type Beside, type HomeFacts, type Spot } from '@dulvan/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { useAnswers, useBeside } from '../../state/answers';
+import { useFacts } from '../../state/home';
+import { useUnits } from '../../state/settings';
+import { TextLink } from '../../ui/button';
+import { ManyChoices } from '../../ui/choices';
+import { MonthSlider } from '../../ui/month-slider';
+import { TwoPanes } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { brightness, fitShare, length, mol, monthName, plantName, spotPlace } from '../../ui/words';
+import { useMonth } from '../rooms/use-month';
+import { NotHere } from '../shell/not-here';
+
+const MOST_OTHERS = 5;
+
+export function BesideScreen({ spotId }: { readonly spotId: string }) {
+  const facts = useFacts();
+  const spot = facts?.spots.find((candidate) => candidate.id === spotId);
+  if (!facts || !spot) return <NotHere what="spot" back="/rooms" />;
+  return <BesideView facts={facts} spot={spot} />;
+}
+
+function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
+  const [month, setMonth] = useMonth();
+  const [others, setOthers] = useState<string[]>(() => firstOthers(facts, spot));
+  const units = useUnits();
+  const list = useBeside(facts, spot.id, others);
+  const answers = useAnswers((state) => state.answers);
+  const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
+  const targets = answers?.plants.find((answer) => answer.plantId === plant?.id)?.targets ?? [];
+  const most = Math.max(1, ...(list ?? []).flatMap((entry) => entry.good));
+  const fitAt = (otherId: string) => {
+    const conditions = answers?.spots.find((answer) => answer.spotId === otherId)?.conditions;
+    return conditions && targets.length === 12 ? fitShare(fitOfSpot(targets, conditions).whole) : null;
+  };
+  const word: Readonly<Record<Beside['what'], string>> = {
+    here: spot.name,
+    nearer: `${length(0.5, units)} nearer to the window`,
+    farther: `${length(0.5, units)} farther from it`,
+    'no-curtain': 'Here without curtains',
+    curtain: 'Here behind a sheer curtain all day',
+    spot: '',
+  };
+  const first = (
+    <>
+      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
+      <Title>Beside other places</Title>
+      <MonthSlider month={month} onMonth={setMonth} />
+      <Small>{`${monthName(month)}: mean light, all sources. The thin line runs from a poor to a good year.`}</Small>
+      {list ? null : <Small>Working …</Small>}
+      <View role="list" aria-label={`Light in ${monthName(month)}, place by place`} style={{ gap: SPACE.m }}>
+        {list?.map((entry) => (
+          <View key={entry.key} role="listitem" style={{ gap: 2 }}>
+            <Strong>{entry.what === 'spot' ? spotPlace(facts, entry.spotId) : word[entry.what]}</Strong>
+            <Amount entry={entry} month={month} most={most} />
+            <Body>{`${mol(entry.dli[month - 1]!)} mol a day (${mol(entry.poor[month - 1]!)} to ${mol(entry.good[month - 1]!)}), brightest hour ${brightness(entry.peakPpfd[month - 1]!, units)}`}</Body>
+            {entry.what === 'spot' && fitAt(entry.spotId!) && plant ? <Small>{`${plantName(facts, plant)} would fit there ${fitAt(entry.spotId!)} over the year`}</Small> : null}
+          </View>
+        ))}
+      </View>
+    </>
+  );
+  const second = (
+    <>
+      <Heading>Which others</Heading>
+      <Small>{`Up to ${MOST_OTHERS}.`}</Small>
+      <ManyChoices
+        label="Other spots"
+        chosen={others}
+        onChosen={setOthers}
+        choices={facts.spots.filter((other) => other.id !== spot.id).map((other) => ({ value: other.id, word: spotPlace(facts, other.id), disabled: others.length >= MOST_OTHERS && !others.includes(other.id) }))}
+      />
+    </>
+  );
+  return <TwoPanes first={first} second={second} />;
+}
+
+/** The first other spots: those on sills before the rest, since a sill is what one asks about. */
+function firstOthers(facts: HomeFacts, spot: Spot): string[] {
+  const kindOf = (other: Spot) => facts.stands.find((stand) => stand.id === facts.tiers.find((tier) => tier.id === other.tierId)?.standId)?.kind;
+  const rest = facts.spots.filter((other) => other.id !== spot.id && other.tierId !== spot.tierId);
+  return [...rest.filter((other) => kindOf(other) === 'sill'), ...rest.filter((other) => kindOf(other) !== 'sill')].slice(0, 2).map((other) => other.id);
+}
+
+const BAR_HEIGHT = 16;
+const BAR_WIDTH = 300;
+
+function Amount({ entry, month, most }: { readonly entry: Beside; readonly month: number; readonly most: number }) {
+  const ink = useInk();
+  const x = (dli: number) => (dli / most) * (BAR_WIDTH - 4);
+  return (
+    <Svg width={BAR_WIDTH} height={BAR_HEIGHT} aria-hidden>
+      <Rect x={0} y={3} width={Math.max(1, x(entry.dli[month - 1]!))} height={10} fill={entry.what === 'here' ? ink.factor.light : ink.wash} />
+      <Line x1={x(entry.poor[month - 1]!)} x2={x(entry.good[month - 1]!)} y1={8} y2={8} stroke={ink.ink} strokeWidth={2} />
+    </Svg>
+  );
+}

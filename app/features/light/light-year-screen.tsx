@@ -1,0 +1,176 @@
+/** A spot's light year: days across, hours down, what shines when and how strongly; below, each day's sum against the bands of who stands there. */
+import { SHINING, YEAR_ROWS, type HomeFacts, type LightYear, type Spot, type Target } from '@dulvan/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Defs, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
+import { useAnswers, useLightYear } from '../../state/answers';
+import { useFacts } from '../../state/home';
+import { TextLink } from '../../ui/button';
+import { MonthSlider } from '../../ui/month-slider';
+import { TwoPanes } from '../../ui/page';
+import { FONT, SPACE } from '../../ui/theme';
+import { Body, Heading, Small, Title } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { MONTH_NAMES, hours, mol, monthName, plantName, weatherName } from '../../ui/words';
+import { useMonth } from '../rooms/use-month';
+import { NotHere } from '../shell/not-here';
+import { STRENGTHS, dailyDli, lightHours, stretchPaths } from './light-year-drawing';
+
+export function LightYearScreen({ spotId }: { readonly spotId: string }) {
+  const facts = useFacts();
+  const spot = facts?.spots.find((candidate) => candidate.id === spotId);
+  if (!facts || !spot) return <NotHere what="spot" back="/rooms" />;
+  return <YearView facts={facts} spot={spot} />;
+}
+
+const HEIGHT = 260;
+const SUM_HEIGHT = 130;
+const LEFT = 30;
+
+function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
+  const [month, setMonth] = useMonth();
+  const [width, setWidth] = useState(0);
+  const year = useLightYear(facts, spot.id);
+  const plants = facts.plants.filter((plant) => plant.spotId === spot.id);
+  const answers = useAnswers((state) => state.answers);
+  const targets = plants.flatMap((plant) => {
+    const answer = answers?.plants.find((candidate) => candidate.plantId === plant.id);
+    return answer && answer.targets.length === 12 ? [{ name: plantName(facts, plant), targets: answer.targets }] : [];
+  });
+  const first = (
+    <>
+      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
+      <Title>Every day and hour</Title>
+      <Small>{`Days across, hours down, the mean sky of each time. Weather: ${weatherName(facts)}.`}</Small>
+      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: HEIGHT }}>
+        {year && width > 0 ? <Hours year={year} width={width} month={month} /> : <Small>Working …</Small>}
+      </View>
+      <Legend />
+      <MonthSlider month={month} onMonth={setMonth} />
+    </>
+  );
+  const second = year ? (
+    <>
+      <Heading>Each day’s sum</Heading>
+      {width > 0 ? <Sums year={year} width={width} targets={targets[0]?.targets ?? null} /> : null}
+      {targets.length === 0 ? <Small>Nobody with known needs stands here.</Small> : <Small>{`The grey band is what ${targets[0]!.name} thrives on.`}</Small>}
+      <MonthTable year={year} targets={targets[0]?.targets ?? null} />
+    </>
+  ) : null;
+  return <TwoPanes first={first} second={second} />;
+}
+
+function Hours({ year, width, month }: { readonly year: LightYear; readonly width: number; readonly month: number }) {
+  const ink = useInk();
+  const paths = useMemo(() => stretchPaths(year), [year]);
+  const colour = { dark: ink.sheet, sun: ink.source.sun, diffuse: ink.source.sky, lamps: ink.source.lamps };
+  const scaleX = (width - LEFT) / year.days;
+  const scaleY = (HEIGHT - 20) / YEAR_ROWS;
+  const from = year.monthStarts[month - 1]!;
+  const to = year.monthStarts[month] ?? year.days;
+  return (
+    <Svg width={width} height={HEIGHT} role="img" aria-label="What shines on this spot by day of the year and hour of the day; the table below tells it by month">
+      <Defs>
+        <Pattern id="by-lamps" patternUnits="userSpaceOnUse" width={4} height={4}>
+          <Rect width={4} height={4} fill={colour.lamps} opacity={0.35} />
+          <Line x1={0} y1={1} x2={4} y2={1} stroke={colour.lamps} strokeWidth={1.6} />
+        </Pattern>
+      </Defs>
+      <Rect x={LEFT} y={0} width={width - LEFT} height={HEIGHT - 20} fill={ink.sheet} stroke={ink.line} />
+      {paths.map(({ source, strength, path }) => (
+        <Path key={`${source}-${strength}`} d={path(LEFT, 0, scaleX, scaleY)} fill={source === 'lamps' ? 'url(#by-lamps)' : colour[source]} opacity={(strength + 1) / STRENGTHS.length} />
+      ))}
+      <Rect x={LEFT + from * scaleX} y={0.75} width={(to - from) * scaleX} height={HEIGHT - 21.5} fill="none" stroke={ink.danger} strokeWidth={1.5} />
+      {[0, 6, 12, 18, 24].map((hour) => (
+        <SvgText key={hour} x={LEFT - 5} y={Math.max(10, (hour / 24) * (HEIGHT - 20) + 4)} textAnchor="end" fontFamily={FONT.lettering} fontSize={13} fill={ink.soft}>
+          {`${hour}`}
+        </SvgText>
+      ))}
+      {year.monthStarts.map((start, i) => (
+        <SvgText key={start} x={LEFT + (start + 15) * scaleX} y={HEIGHT - 5} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={ink.soft}>
+          {MONTH_NAMES[i]!.charAt(0)}
+        </SvgText>
+      ))}
+    </Svg>
+  );
+}
+
+const SOURCE_WORDS = { sun: 'Sun’s disc', diffuse: 'Sky and reflections', lamps: 'Lamps, lined' } as const;
+
+function Legend() {
+  const ink = useInk();
+  const colour = { sun: ink.source.sun, diffuse: ink.source.sky, lamps: ink.source.lamps };
+  return (
+    <View style={{ gap: 4 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        {SHINING.flatMap((source) => (source === 'dark' ? [] : [source])).map((source) => (
+          <View key={source} style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+            <View style={{ width: 16, height: 12, backgroundColor: colour[source] }} />
+            <Small>{SOURCE_WORDS[source]}</Small>
+          </View>
+        ))}
+      </View>
+      <Small>{`The stronger the darker, in steps from ${STRENGTHS.join(', ')} µmol/m²s. Blank: night to a leaf.`}</Small>
+    </View>
+  );
+}
+
+function Sums({ year, width, targets }: { readonly year: LightYear; readonly width: number; readonly targets: readonly Target[] | null }) {
+  const ink = useInk();
+  const sums = useMemo(() => dailyDli(year), [year]);
+  const most = Math.max(1, ...sums, ...(targets?.map((target) => Math.min(target.light.thrivesTo, 30)) ?? [])) * 1.08;
+  const x = (day: number) => LEFT + (day / year.days) * (width - LEFT);
+  const y = (dli: number) => (1 - Math.min(dli, most) / most) * (SUM_HEIGHT - 18);
+  const line = sums.map((dli, day) => `${day === 0 ? 'M' : 'L'}${x(day + 0.5).toFixed(1)} ${y(dli).toFixed(1)}`).join(' ');
+  return (
+    <Svg width={width} height={SUM_HEIGHT} role="img" aria-label="Sum of light by day; the table below tells it by month">
+      {targets?.map((target, i) => {
+        const from = x(year.monthStarts[i]!);
+        return <Rect key={target.month} x={from} y={y(target.light.thrivesTo)} width={x(year.monthStarts[i + 1] ?? year.days) - from} height={y(target.light.thrivesFrom) - y(target.light.thrivesTo)} fill={ink.line} />;
+      })}
+      <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={ink.strongLine} />
+      <Path d={line} stroke={ink.factor.light} strokeWidth={1.8} fill="none" />
+      {[0, most / 2].map((dli) => (
+        <SvgText key={dli} x={LEFT - 5} y={y(dli) + 4} textAnchor="end" fontFamily={FONT.lettering} fontSize={13} fill={ink.soft}>
+          {dli === 0 ? '0' : mol(dli)}
+        </SvgText>
+      ))}
+      {year.monthStarts.map((start, i) => (
+        <SvgText key={start} x={x(start + 15)} y={SUM_HEIGHT - 3} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={ink.soft}>
+          {MONTH_NAMES[i]!.charAt(0)}
+        </SvgText>
+      ))}
+    </Svg>
+  );
+}
+
+function MonthTable({ year, targets }: { readonly year: LightYear; readonly targets: readonly Target[] | null }) {
+  const sums = dailyDli(year);
+  const lit = lightHours(year);
+  const mean = (list: readonly number[], from: number, to: number) => list.slice(from, to).reduce((sum, value) => sum + value, 0) / (to - from);
+  return (
+    <View role="table" aria-label="Light by month">
+      <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
+        {['Month', 'mol a day', 'Hours lit', 'It wants'].map((name) => (
+          <View key={name} role="columnheader" style={{ flex: 1 }}>
+            <Small>{name}</Small>
+          </View>
+        ))}
+      </View>
+      {year.monthStarts.map((from, i) => {
+        const to = year.monthStarts[i + 1] ?? year.days;
+        const target = targets?.[i];
+        const cells = [monthName(i + 1), mol(mean(sums, from, to)), hours(mean(lit, from, to)), target ? `${mol(target.light.thrivesFrom)} to ${mol(target.light.thrivesTo)}` : '–'];
+        return (
+          <View role="row" key={from} style={{ flexDirection: 'row', gap: SPACE.s }}>
+            {cells.map((cell, column) => (
+              <View key={column} role={column === 0 ? 'rowheader' : 'cell'} style={{ flex: 1 }}>
+                <Body>{cell}</Body>
+              </View>
+            ))}
+          </View>
+        );
+      })}
+    </View>
+  );
+}

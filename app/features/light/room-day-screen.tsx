@@ -1,0 +1,153 @@
+/** A room under light at a month, a day and an hour: the wash over its plan, the sun's patch where it falls, playing through the day. */
+import { DAY_FRAMES, SKY_KINDS, compassWord, type HomeFacts, type Room, type SkyKind } from '@dulvan/core';
+import { useEffect, useState } from 'react';
+import { AccessibilityInfo, View } from 'react-native';
+import { useRoomDay } from '../../state/answers';
+import { useFacts } from '../../state/home';
+import { useUnits } from '../../state/settings';
+import { Button, TextLink } from '../../ui/button';
+import { Choices } from '../../ui/choices';
+import { MonthSlider } from '../../ui/month-slider';
+import { Row, TwoPanes } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { StepSlider } from '../../ui/step-slider';
+import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { brightness, clock, length, monthName, spotPlace } from '../../ui/words';
+import { RoomPlan } from '../rooms/room-plan';
+import { useMonth } from '../rooms/use-month';
+import { NotHere } from '../shell/not-here';
+import { PPFD_STEPS, instantOpacity } from './instant-wash';
+
+const SKY_WORD: Readonly<Record<SkyKind, string>> = { typical: 'Mean of the month', clear: 'Clear', overcast: 'Overcast' };
+
+export function RoomDayScreen({ roomId }: { readonly roomId: string }) {
+  const facts = useFacts();
+  const room = facts?.rooms.find((candidate) => candidate.id === roomId);
+  if (!facts || !room) return <NotHere what="room" back="/rooms" />;
+  return <DayView facts={facts} room={room} />;
+}
+
+const FRAME_MS = 140;
+const FIRST_FRAME = 48;
+const MINUTES = 1440 / DAY_FRAMES;
+
+function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Room }) {
+  const [month, setMonth] = useMonth();
+  const [day, setDay] = useState<1 | 11 | 21>(21);
+  const [sky, setSky] = useState<SkyKind>('clear');
+  const [frame, setFrame] = useState(FIRST_FRAME);
+  const [playing, setPlaying] = useState<'no' | 'yes'>('no');
+  const [width, setWidth] = useState(0);
+  const units = useUnits();
+  const shown = useRoomDay(facts, room.id, { year: new Date().getFullYear(), month, day }, sky);
+  useEffect(() => {
+    if (playing === 'no') return undefined;
+    const timer = setInterval(() => setFrame((now) => (now + 1) % DAY_FRAMES), FRAME_MS);
+    return () => clearInterval(timer);
+  }, [playing]);
+  const play = async () => {
+    // Who asked for less motion steps by hand.
+    if (playing === 'no' && (await AccessibilityInfo.isReduceMotionEnabled())) setFrame((now) => (now + 4) % DAY_FRAMES);
+    else setPlaying(playing === 'no' ? 'yes' : 'no');
+  };
+  const cells = shown ? shown.columns * shown.rows : 0;
+  const now = shown?.ppfd.subarray(frame * cells, (frame + 1) * cells);
+  const elevation = shown?.sunElevationDeg[frame] ?? 0;
+  const patches = shown?.patches[frame] ?? [];
+  const minute = frame * MINUTES;
+  const sunWords = elevation > 0 ? `Sun in the ${compassWord(shown?.sunAzimuthDeg[frame] ?? 0)}, ${Math.round(elevation)}° high` : 'The sun is down';
+  const first = (
+    <>
+      <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
+      <Title>{`${clock(minute)}, ${day} ${monthName(month)}`}</Title>
+      <Small>{shown ? `${sunWords}. ${patches.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.'}` : 'Working …'}</Small>
+      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 260 }}>
+        {width > 0 ? (
+          <RoomPlan
+            facts={facts}
+            room={room}
+            month={month}
+            wash={null}
+            width={width}
+            {...(shown && now ? { instant: { columns: shown.columns, rows: shown.rows, opacity: Array.from(now, instantOpacity) }, sunPatches: patches } : {})}
+          />
+        ) : null}
+      </View>
+      <StepSlider label="Time of day" value={frame} most={DAY_FRAMES - 1} words={clock(minute)} onValue={(value) => { setPlaying('no'); setFrame(value); }} />
+      <Row>
+        <Button kind="main" onPress={() => void play()}>
+          {playing === 'yes' ? 'Stop' : 'Play the day'}
+        </Button>
+        <Button label="An hour earlier" onPress={() => setFrame((frame + DAY_FRAMES - 4) % DAY_FRAMES)}>
+          − 1 h
+        </Button>
+        <Button label="An hour later" onPress={() => setFrame((frame + 4) % DAY_FRAMES)}>
+          + 1 h
+        </Button>
+      </Row>
+    </>
+  );
+  const second = (
+    <>
+      <View style={{ gap: SPACE.s }}>
+        <Strong>Sky</Strong>
+        <Choices label="Sky" value={sky} onValue={(value) => setSky(value as SkyKind)} choices={SKY_KINDS.map((kind) => ({ value: kind, word: SKY_WORD[kind] }))} />
+        <Strong>Month and day</Strong>
+        <MonthSlider month={month} onMonth={setMonth} />
+        <Choices label="Day" value={String(day)} onValue={(value) => setDay(Number(value) as 1 | 11 | 21)} choices={[1, 11, 21].map((value) => ({ value: String(value), word: `${value}.` }))} />
+      </View>
+      <Legend heightM={shown?.heightM ?? 0.8} />
+      <Heading>At the spots</Heading>
+      {shown && now ? <SpotsNow facts={facts} room={room} shown={shown} now={now} /> : <Small>Working …</Small>}
+      <Small>{`Curtains and lamps as programmed for that time. ${brightness(100, units)} is about what a bright shelf under a lamp has.`}</Small>
+    </>
+  );
+  return <TwoPanes first={first} second={second} />;
+}
+
+function Legend({ heightM }: { readonly heightM: number }) {
+  const ink = useInk();
+  const units = useUnits();
+  return (
+    <View style={{ gap: 4 }}>
+      <Small>{`PPFD at ${length(heightM, units)} above the floor, µmol/m²s`}</Small>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+        {PPFD_STEPS.map((from) => (
+          <View key={from} style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+            <View style={{ width: 18, height: 14, backgroundColor: ink.wash, opacity: instantOpacity(from), borderWidth: 1, borderColor: ink.strongLine }} />
+            <Small>{`${from}`}</Small>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** The plan's cell that holds each spot tells its light near enough; its own year tells it exactly. */
+function SpotsNow({ facts, room, shown, now }: { readonly facts: HomeFacts; readonly room: Room; readonly shown: { readonly columns: number; readonly rows: number }; readonly now: Float32Array }) {
+  const units = useUnits();
+  const stands = new Map(facts.stands.filter((stand) => stand.roomId === room.id).map((stand) => [stand.id, stand]));
+  const tiers = new Map(facts.tiers.map((tier) => [tier.id, tier]));
+  const spots = facts.spots.flatMap((spot) => {
+    const stand = stands.get(tiers.get(spot.tierId)?.standId ?? '');
+    if (!stand) return [];
+    const column = Math.min(shown.columns - 1, Math.floor(((stand.xM + spot.alongM) / room.widthM) * shown.columns));
+    const row = Math.min(shown.rows - 1, Math.floor(((stand.yM + spot.acrossM) / room.depthM) * shown.rows));
+    return [{ spot, ppfd: now[row * shown.columns + column]! }];
+  });
+  return (
+    <View role="table" aria-label="Light near each spot">
+      {spots.map(({ spot, ppfd }) => (
+        <View role="row" key={spot.id} style={{ flexDirection: 'row', gap: SPACE.s, minHeight: 28 }}>
+          <View role="rowheader" style={{ flex: 1 }}>
+            <Body>{spotPlace(facts, spot.id).split(' · ')[0]!}</Body>
+          </View>
+          <View role="cell">
+            <Body>{`near ${brightness(ppfd, units)}`}</Body>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,142 @@
+/** Takes a reading of a light meter at a spot: a number, the sky, and it is kept; what it changes is shown before. */
+import { READING_UNITS, type HomeFacts, type Reading, type ReadingSky, type ReadingUnit, type Spot } from '@dulvan/core';
+import { readingSchema } from '@dulvan/contract';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useCompared, useSpotAnswer } from '../../state/answers';
+import { useDrafts } from '../../state/drafts';
+import { useFacts, useHome } from '../../state/home';
+import { Button, TextLink } from '../../ui/button';
+import { Choices } from '../../ui/choices';
+import { Field } from '../../ui/field';
+import { Page, Row } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Small, Strong, Title } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { mol, monthName, spotPlace } from '../../ui/words';
+import { newId } from '../place/blank';
+import { typedNumber } from '../place/form-values';
+import { NotHere } from '../shell/not-here';
+import { READING_UNIT_WORD, SKY_WORD } from './reading-words';
+
+export function TakeReading({ spotId }: { readonly spotId: string }) {
+  const facts = useFacts();
+  const spot = facts?.spots.find((candidate) => candidate.id === spotId);
+  if (!facts || !spot) return <NotHere what="spot" back="/rooms" />;
+  return <ReadingForm facts={facts} spot={spot} />;
+}
+
+interface Draft {
+  readonly [field: string]: string;
+}
+
+/** Minutes ago that a reading may be said to have been taken. */
+const AGO = [0, 10, 30, 60, 180] as const;
+
+function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
+  const { danger } = useInk();
+  const key = `reading/${spot.id}`;
+  const draft = useDrafts((state) => state.drafts[key]) as Draft | undefined;
+  const put = useDrafts((state) => state.put);
+  const drop = useDrafts((state) => state.drop);
+  const change = useHome((state) => state.change);
+  const [startedMs] = useState(() => Date.now());
+  const [id] = useState(newId);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [asked, setAsked] = useState<'no' | 'yes'>('no');
+  const lampsHere = facts.lamps.length > 0;
+  const given: Draft = { value: '', unit: lastUnit(facts), sky: 'overcast', curtains: 'as-programmed', lamps: 'off', ago: '0', outdoor: '', note: '', ...draft };
+  const set = (field: string, value: string) => put(key, { ...given, [field]: value });
+  const value = typedNumber(given.value!);
+  const outdoor = given.outdoor!.trim() === '' ? null : typedNumber(given.outdoor!);
+  const sky = given.sky as ReadingSky;
+  const valueError = value >= 0 && value <= 200_000 ? undefined : 'From 0 to 200000.';
+  const outdoorError = outdoor === null || (outdoor >= 0.01 && outdoor <= 200_000) ? undefined : 'From 0.01 to 200000, or nothing.';
+  const reading: Reading | null =
+    valueError || outdoorError
+      ? null
+      : {
+          id, homeId: facts.home.id, spotId: spot.id, atMs: startedMs - Number(given.ago) * 60_000, value, unit: given.unit as ReadingUnit, sky,
+          outdoorValue: sky === 'dark' ? null : outdoor, curtains: sky === 'dark' ? 'shut' : (given.curtains as Reading['curtains']),
+          lamps: sky === 'dark' ? 'on' : (given.lamps as Reading['lamps']), note: given.note!, withdrawnOn: null,
+        };
+  const keep = async () => {
+    setAsked('yes');
+    if (!reading) return;
+    const parsed = readingSchema.safeParse(reading);
+    if (!parsed.success) {
+      setRefusal(parsed.error.issues[0]!.message);
+      return;
+    }
+    const refused = await change(`Read ${given.value} ${READING_UNIT_WORD[reading.unit]} at ${spot.name}`, [{ list: 'readings', id, after: parsed.data }]);
+    if (refused) {
+      setRefusal(refused.message);
+      return;
+    }
+    drop(key);
+    router.replace({ pathname: '/spots/[spotId]', params: { spotId: spot.id } });
+  };
+  return (
+    <Page>
+      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spotPlace(facts, spot.id)}</TextLink>
+      <Title>Take a reading</Title>
+      <Small>Hold the meter level where the leaves are, facing up, and stand out of the light.</Small>
+      <Field label="The meter shows" kind="number" autoFocus value={given.value!} onValue={(text) => set('value', text)} error={asked === 'yes' || given.value !== '' ? valueError : undefined} />
+      <Choices label="In" value={given.unit!} onValue={(next) => set('unit', next)} choices={READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }))} />
+      <Strong>The sky</Strong>
+      <Choices label="The sky" value={sky} onValue={(next) => set('sky', next)} choices={(Object.keys(SKY_WORD) as ReadingSky[]).map((kind) => ({ value: kind, word: SKY_WORD[kind] }))} />
+      {sky === 'dark' ? (
+        <Small>Night, or every curtain tight, lamps on: this corrects the lamps alone.</Small>
+      ) : (
+        <>
+          <Strong>Curtains</Strong>
+          <Choices label="Curtains" value={given.curtains!} onValue={(next) => set('curtains', next)} choices={[{ value: 'as-programmed', word: 'As planned now' }, { value: 'open', word: 'All open' }, { value: 'shut', word: 'All shut' }]} />
+          {lampsHere ? (
+            <>
+              <Strong>Lamps</Strong>
+              <Choices label="Lamps" value={given.lamps!} onValue={(next) => set('lamps', next)} choices={[{ value: 'off', word: 'Off' }, { value: 'on', word: 'On' }]} />
+            </>
+          ) : null}
+          <Field label="The same meter outdoors, if you can" kind="number" unit={READING_UNIT_WORD[given.unit as ReadingUnit]} value={given.outdoor!} onValue={(text) => set('outdoor', text)} error={outdoorError} help="On open level ground within a minute. Then cloud no longer matters: the surest reading there is." />
+        </>
+      )}
+      <Strong>When</Strong>
+      <Choices label="When" value={given.ago!} onValue={(next) => set('ago', next)} choices={AGO.map((minutes) => ({ value: String(minutes), word: minutes === 0 ? 'Now' : minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago` }))} />
+      {reading ? <Effect facts={facts} reading={reading} spotId={spot.id} /> : null}
+      <Row>
+        <Button kind="main" onPress={() => void keep()}>
+          Keep the reading
+        </Button>
+      </Row>
+      {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
+      {asked === 'yes' && valueError ? <Small style={{ color: danger }}>✕ Type what the meter shows first.</Small> : null}
+    </Page>
+  );
+}
+
+/** The unit of the last reading, since a grower has one meter. */
+const lastUnit = (facts: HomeFacts): ReadingUnit => [...facts.readings].sort((p, q) => q.atMs - p.atMs)[0]?.unit ?? 'lux';
+
+function Effect({ facts, reading, spotId }: { readonly facts: HomeFacts; readonly reading: Reading; readonly spotId: string }) {
+  const compared = useCompared(facts, reading);
+  const answer = useSpotAnswer(spotId);
+  const month = new Date(reading.atMs).getMonth() + 1;
+  const spectra = new Set(facts.lamps.map((lamp) => lamp.spectrum));
+  return (
+    <View style={{ gap: 2, paddingVertical: SPACE.s }}>
+      <Strong>Against what is computed</Strong>
+      {compared ? (
+        <>
+          <Body testID="compared">{`Measured ${amount(compared.measuredPpfd)}, computed ${amount(compared.computedPpfd)} µmol/m²s: ${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times.`}</Body>
+          <Small>{`One such reading is good for about ${Math.round(compared.doubt * 100)} %. It corrects this spot, and less its neighbours on the same stand${answer ? `; before it ${monthName(month)} has ${mol(answer.conditions[month - 1]!.dli)} mol a day here` : ''}.`}</Small>
+        </>
+      ) : (
+        <Small>Nothing to hold it against: at that time the model has no such light here. It is kept in the record and corrects nothing.</Small>
+      )}
+      {reading.unit !== 'ppfd' && reading.lamps === 'on' && spectra.has('red-blue') ? <Small>A lux meter hardly sees red and blue lamps: such a reading may be off by half or more.</Small> : null}
+    </View>
+  );
+}
+
+const amount = (ppfd: number) => (ppfd < 10 ? ppfd.toFixed(1) : Math.round(ppfd).toString());

@@ -1,0 +1,241 @@
+/** A tier under its lamps: how evenly they light it, the height and hours that a wanted light takes, power and heat. */
+import { lampOutput, lampPower, type HomeFacts, type LampPlan, type LampWish, type Tier, type TierField } from '@dulvan/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Rect, Text as SvgText } from 'react-native-svg';
+import { useAnswers, useLampPlan, useTierField } from '../../state/answers';
+import { useFacts, useHome } from '../../state/home';
+import { useUnits } from '../../state/settings';
+import { Button, TextLink } from '../../ui/button';
+import { Field } from '../../ui/field';
+import { MonthSlider } from '../../ui/month-slider';
+import { Row, TwoPanes } from '../../ui/page';
+import { FONT, SPACE } from '../../ui/theme';
+import { StepSlider } from '../../ui/step-slider';
+import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import { clock, hours, length, mol, monthName, plantName } from '../../ui/words';
+import { typedNumber } from '../place/form-values';
+import { useMonth } from '../rooms/use-month';
+import { NotHere } from '../shell/not-here';
+
+export function TierScreen({ tierId }: { readonly tierId: string }) {
+  const facts = useFacts();
+  const tier = facts?.tiers.find((candidate) => candidate.id === tierId);
+  if (!facts || !tier || !facts.lamps.some((lamp) => lamp.tierId === tierId)) return <NotHere what="tier with lamps" back="/rooms" />;
+  return <TierView facts={facts} tier={tier} />;
+}
+
+const HEIGHT_STEP_M = 0.02;
+
+function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: Tier }) {
+  const [month, setMonth] = useMonth();
+  const [width, setWidth] = useState(0);
+  const units = useUnits();
+  const tryOut = useHome((state) => state.tryOut);
+  const field = useTierField(facts, tier.id);
+  const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
+  const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
+  const lamps = facts.lamps.filter((lamp) => lamp.tierId === tier.id);
+  const aboveM = lamps[0]!.aboveM;
+  const circuits = facts.circuits.filter((circuit) => lamps.some((lamp) => lamp.circuitId === circuit.id));
+  const power = lampPower(facts, tier.id, month);
+  const hang = (toM: number) =>
+    tryOut(
+      `Lamps over ${stand.name} at ${length(toM, units)}`,
+      lamps.map((lamp) => ({ list: 'lamps' as const, id: lamp.id, after: { ...lamp, aboveM: Math.round(toM * 100) / 100 } })),
+    );
+  const highest = Math.max(0.3, Math.min(2, room.heightM - tier.heightM));
+  const first = (
+    <>
+      <TextLink href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}>{stand.name}</TextLink>
+      <Title>{`Tier at ${Math.round(tier.heightM * 100)} cm, under its lamps`}</Title>
+      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 160 }}>
+        {field && width > 0 ? <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} /> : <Small>Working …</Small>}
+      </View>
+      {field ? <SpreadFigures field={field} month={month} /> : null}
+      <Strong>{`Lamps hang ${length(aboveM, units)} above the board`}</Strong>
+      <StepSlider label="Height of the lamps" value={Math.round(aboveM / HEIGHT_STEP_M)} most={Math.round(highest / HEIGHT_STEP_M)} words={length(aboveM, units)} onValue={(value) => hang(Math.max(0.04, value * HEIGHT_STEP_M))} />
+      <Row>
+        <Button onPress={() => hang(Math.max(0.04, aboveM - 0.05))} label={`Lower the lamps by ${length(0.05, units)}`}>
+          Lower
+        </Button>
+        <Button onPress={() => hang(Math.min(highest, aboveM + 0.05))} label={`Raise the lamps by ${length(0.05, units)}`}>
+          Raise
+        </Button>
+      </Row>
+      {circuits.map((circuit) => (
+        <Body key={circuit.id}>{`${circuit.name}: ${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}, ${hours((circuit.offMinute - circuit.onMinute) / 60)}`}</Body>
+      ))}
+      <Small>Hang nothing over people or pots without a second hold, keep cables in a drip loop and away from splashes, and load no socket beyond its rating: labels, your local code and a licensed electrician rule.</Small>
+    </>
+  );
+  const second = (
+    <>
+      <Wish facts={facts} tier={tier} month={month} onMonth={setMonth} onHang={hang} />
+      <Heading>Power and heat</Heading>
+      <Body>{`${Math.round(power.watts)} W while they burn, ${power.kWhADay.toFixed(2)} kWh a day in ${monthName(month)}. All of it ends as warmth in the room${room.insideRoomId ? ', here first in the enclosure' : ''}.`}</Body>
+      <Heading>What each lamp gives</Heading>
+      {lamps.map((lamp) => {
+        const output = lampOutput(lamp);
+        return (
+          <View key={lamp.id}>
+            <Body>{`${lamp.name}: ${Math.round(output.ppf * lamp.dimming)} µmol/s now`}</Body>
+            <Small>{`${RATED_WORD[lamp.ratedBy]}, within ${Math.round(output.doubt * 100)} %${output.left < 1 ? `; ${Math.round(output.left * 100)} % left of its first light` : ''}${lamp.dimming < 1 ? `; dimmed to ${Math.round(lamp.dimming * 100)} %` : ''}${lamp.photometryId ? '; spread by its measured file' : ''}`}</Small>
+          </View>
+        );
+      })}
+    </>
+  );
+  return <TwoPanes first={first} second={second} />;
+}
+
+const RATED_WORD = { ppf: 'By the photons on its label', lumens: 'By its lumens', watts: 'By its watts alone' } as const;
+
+function SpreadFigures({ field, month }: { readonly field: TierField; readonly month: number }) {
+  const row = (name: string, value: string) => (
+    <View role="row" key={name} style={{ flexDirection: 'row' }}>
+      <View role="rowheader" style={{ flex: 1 }}>
+        <Body>{name}</Body>
+      </View>
+      <View role="cell">
+        <Body testID={`tier-${name.split(' ')[0]!.toLowerCase()}`}>{value}</Body>
+      </View>
+    </View>
+  );
+  return (
+    <View role="table" aria-label="PPFD over the tier, lamps alone">
+      {row('Least', `${Math.round(field.least)} µmol/m²s`)}
+      {row('Mean', `${Math.round(field.mean)} µmol/m²s`)}
+      {row('Most', `${Math.round(field.most)} µmol/m²s`)}
+      {row('Evenness, least over mean', field.uniformity.toFixed(2))}
+      {row('Thrown back by the walls', `${Math.round(field.reflectedShare * 100)} %`)}
+      {row(`Daylight in ${monthName(month)}, mean`, `${mol(field.daylightDli[month - 1]!)} mol a day`)}
+    </View>
+  );
+}
+
+/** PPFD cell by cell with its figure in it. */
+function Spread({ field, widthM, depthM, width }: { readonly field: TierField; readonly widthM: number; readonly depthM: number; readonly width: number }) {
+  const ink = useInk();
+  // The longer side lies across the screen.
+  const turned = depthM > widthM;
+  const across = turned ? field.rows : field.columns;
+  const up = turned ? field.columns : field.rows;
+  const scale = Math.min(width / Math.max(widthM, depthM), 260 / Math.min(widthM, depthM));
+  const drawnWidth = Math.max(widthM, depthM) * scale;
+  const drawnHeight = Math.max(56, Math.min(widthM, depthM) * scale);
+  const cellWidth = drawnWidth / across;
+  const cellHeight = drawnHeight / up;
+  return (
+    <Svg width={width} height={drawnHeight} role="img" aria-label={`PPFD over the tier from ${Math.round(field.least)} to ${Math.round(field.most)}`}>
+      {Array.from(field.ppfd, (ppfd, i) => {
+        const column = i % field.columns;
+        const row = Math.floor(i / field.columns);
+        const x = (turned ? row : column) * cellWidth;
+        const y = drawnHeight - ((turned ? column : row) + 1) * cellHeight;
+        return <Rect key={i} x={x} y={y} width={cellWidth} height={cellHeight} fill={ink.wash} opacity={field.most > 0 ? 0.08 + (0.62 * ppfd) / field.most : 0} />;
+      })}
+      <Rect x={0.5} y={0.5} width={drawnWidth - 1} height={drawnHeight - 1} fill="none" stroke={ink.ink} />
+      {Array.from(field.ppfd, (ppfd, i) => {
+        const column = i % field.columns;
+        const row = Math.floor(i / field.columns);
+        const x = ((turned ? row : column) + 0.5) * cellWidth;
+        const y = drawnHeight - ((turned ? column : row) + 0.5) * cellHeight + 4;
+        // Where cells are narrow, every other figure.
+        return cellWidth > 26 || (turned ? row : column) % 2 === 0 ? (
+          <SvgText key={i} x={x} y={y} textAnchor="middle" fontFamily={FONT.lettering} fontSize={12} fill={ink.ink}>
+            {Math.round(ppfd)}
+          </SvgText>
+        ) : null;
+      })}
+    </Svg>
+  );
+}
+
+interface WishGiven {
+  readonly facts: HomeFacts;
+  readonly tier: Tier;
+  readonly month: number;
+  readonly onMonth: (month: number) => void;
+  readonly onHang: (aboveM: number) => void;
+}
+
+/** What the plants of a tier want of light in a month: the middle of the narrowest band, no peak above the tenderest. */
+function useWish(facts: HomeFacts, tier: Tier, month: number): { readonly dli: number; readonly peak: number; readonly names: readonly string[] } | null {
+  const answers = useAnswers((state) => state.answers);
+  const spots = new Set(facts.spots.filter((spot) => spot.tierId === tier.id).map((spot) => spot.id));
+  const plants = facts.plants.filter((plant) => plant.spotId !== null && spots.has(plant.spotId));
+  const targets = plants.flatMap((plant) => answers?.plants.find((answer) => answer.plantId === plant.id)?.targets[month - 1] ?? []);
+  if (targets.length === 0) return null;
+  const from = Math.max(...targets.map((target) => target.light.thrivesFrom));
+  const to = Math.min(...targets.map((target) => target.light.thrivesTo));
+  return { dli: (from + Math.max(from, to)) / 2, peak: Math.min(...targets.map((target) => target.light.peakPpfd)), names: plants.map((plant) => plantName(facts, plant)) };
+}
+
+const DEFAULT_WISH = { dli: 6, peak: 300 };
+
+function Wish({ facts, tier, month, onMonth, onHang }: WishGiven) {
+  const suggested = useWish(facts, tier, month);
+  const [typed, setTyped] = useState<{ dli?: string; peak?: string }>({});
+  const dliText = typed.dli ?? Number((suggested?.dli ?? DEFAULT_WISH.dli).toFixed(1)).toString();
+  const peakText = typed.peak ?? Math.round(suggested?.peak ?? DEFAULT_WISH.peak).toString();
+  const wantedDli = typedNumber(dliText);
+  const peakPpfd = typedNumber(peakText);
+  const dliError = wantedDli >= 0.1 && wantedDli <= 60 ? undefined : 'From 0.1 to 60 mol a day.';
+  const peakError = peakPpfd >= 5 && peakPpfd <= 2000 ? undefined : 'From 5 to 2000 µmol/m²s.';
+  const wish: LampWish | null = dliError || peakError ? null : { month, wantedDli, peakPpfd };
+  const plan = useLampPlan(facts, tier.id, wish);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Heading>Height and hours for a wanted light</Heading>
+      <MonthSlider month={month} onMonth={onMonth} />
+      {suggested ? <Small>{`Filled in from what ${suggested.names.join(', ')} want in ${monthName(month)}.`}</Small> : null}
+      <Field label="Wanted light" unit="mol a day" kind="number" value={dliText} onValue={(dli) => setTyped({ ...typed, dli })} error={dliError} />
+      <Field label="Never brighter than" unit="µmol/m²s" kind="number" value={peakText} onValue={(peak) => setTyped({ ...typed, peak })} error={peakError} />
+      {wish && !plan ? <Small>Working …</Small> : null}
+      {wish && plan ? <Heights plan={plan} onHang={onHang} /> : null}
+    </View>
+  );
+}
+
+const REFUSAL_WORD = { 'too-bright': 'too bright', 'too-long': 'over 16 h' } as const;
+
+function Heights({ plan, onHang }: { readonly plan: LampPlan; readonly onHang: (aboveM: number) => void }) {
+  const units = useUnits();
+  const { line } = useInk();
+  const best = plan.best === null ? null : plan.heights[plan.best]!;
+  const tooBright = plan.heights.every((height) => height.refusal === 'too-bright');
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      {best ? (
+        <>
+          <Body testID="lamp-plan">{best.hours < 0.05 ? `Daylight is enough: no lamp hours are needed at ${length(best.aboveM, units)}.` : `Hang them ${length(best.aboveM, units)} above the board and burn them ${hours(best.hours)} a day.`}</Body>
+          <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => onHang(best.aboveM)}>
+            Try that height
+          </Button>
+        </>
+      ) : (
+        <Body testID="lamp-plan">{tooBright ? 'At every height they are brighter than these plants bear: dim them.' : 'No height will do: where it is dim enough, they would burn longer than 16 h. Add a lamp, or dim the ones there and hang them lower.'}</Body>
+      )}
+      <View role="table" aria-label="Heights side by side">
+        <View role="row" style={{ flexDirection: 'row' }}>
+          {['Height', 'Least', 'Mean', 'Most', 'Even', 'Hours'].map((name) => (
+            <View key={name} role="columnheader" style={{ flex: 1 }}>
+              <Small>{name}</Small>
+            </View>
+          ))}
+        </View>
+        {plan.heights.map((height, i) => (
+          <View key={height.aboveM} role="row" style={{ flexDirection: 'row', borderTopWidth: 1, borderColor: line, minHeight: 30, alignItems: 'center' }}>
+            {[length(height.aboveM, units), ...[height.least, height.mean, height.most].map((ppfd) => String(Math.round(ppfd))), height.uniformity.toFixed(2), height.refusal ? REFUSAL_WORD[height.refusal] : hours(height.hours)].map((cell, column) => (
+              <View key={column} role={column === 0 ? 'rowheader' : 'cell'} style={{ flex: 1 }}>
+                {i === plan.best ? <Strong>{column === 0 ? `→ ${cell}` : cell}</Strong> : <Body>{cell}</Body>}
+              </View>
+            ))}
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,1 @@
+export { FilesScreen as default } from '../../features/light/files-screen';

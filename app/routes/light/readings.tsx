@@ -1,0 +1,1 @@
+export { ReadingsScreen as default } from '../../features/light/readings-screen';
