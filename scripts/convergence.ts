@@ -1,8 +1,8 @@
 /** npm run convergence: how far a month's daylight moves when patches, window cells or time steps are doubled, at the demo homes' spots. */
 import { knowledge } from '@dulvan/catalogue';
 import {
-  DEFAULT_RESOLUTION, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, UP, boardsOf, climateWeather, daylightYear, litRoom, paneOf, paneYear, placedSpots, seasonalMonth,
-  skyYear, spotWindows, windowYear, type HomeFacts, type Resolution, type StepMinutes,
+  DEFAULT_RESOLUTION, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, UP, climateWeather, daylightYear, litRoom, paneOf, paneYear, placedSpots, seasonalMonth,
+  skyYear, solidsOf, spotWindows, windowYear, type HomeFacts, type Resolution, type StepMinutes,
 } from '@dulvan/core';
 import { backRoom } from '../server/src/demo/back-room';
 import { sailLoft } from '../server/src/demo/sail-loft';
@@ -39,12 +39,12 @@ function dlis(facts: HomeFacts, { resolution, stepMinutes }: Settings): Map<stri
   const found = new Map<string, number[]>();
   for (const room of facts.rooms.filter((candidate) => candidate.insideRoomId === null)) {
     const panes = facts.windows.filter((window) => window.roomId === room.id).map((window) => paneOf(room, window, knowledge.glazing(window.glazingId)!));
-    const lit = litRoom(room, panes, boardsOf(facts, room.id), resolution);
+    const lit = litRoom(room, panes, solidsOf(facts, room.id), resolution);
     let outside: ReturnType<typeof paneYear>[] | null = null;
     for (const { spot: at, leaf } of placedSpots(facts).filter((placed) => placed.room.id === room.id)) {
       const windows = spotWindows(lit, { point: leaf, normal: UP });
       outside ??= windows.map((window) => paneYear(window, sky));
-      const year = daylightYear(windows.map((window, i) => windowYear(window, leaf, lit.boards, sky, outside![i]!)), sky, new Map());
+      const year = daylightYear(windows.map((window, i) => windowYear(window, leaf, lit.solids, sky, outside![i]!)), sky, new Map());
       found.set(at.id, Array.from({ length: 12 }, (_, month0) => {
         const types = Array.from({ length: year.dayTypes }, (_unused, type) => year.byDayType[month0 * year.dayTypes + type]!);
         return (types.reduce((sum, wattHours) => sum + wattHours, 0) / types.length) * PPFD_PER_WATT * MOL_PER_UMOL_HOUR;

@@ -8,8 +8,8 @@ const bundle: Bundle = {
   exportedAt: '2026-11-23T10:00:00.000Z',
   homes: [
     {
-      home: { id: 'h', name: 'Home', latitude: 10, longitude: 20, elevationM: 0, timeZone: 'UTC', climateId: 'wet-tropics', restSchool: null, lightAim: 'whole' },
-      rooms: [], windows: [], stands: [], tiers: [], spots: [], circuits: [], lamps: [], plants: [], air: [], ownTaxa: [], corrections: [],
+      home: { id: 'h', name: 'Home', latitude: 10, longitude: 20, elevationM: 0, timeZone: 'UTC', climateId: 'wet-tropics', restSchool: null, lightAim: 'whole', snowMonths: [] },
+      rooms: [], windows: [], stands: [], tiers: [], spots: [], circuits: [], lamps: [], plants: [], air: [], ownTaxa: [], corrections: [], obstructions: [], blocks: [], photometries: [], weathers: [], readings: [],
     },
   ],
   journal: [],
@@ -17,8 +17,8 @@ const bundle: Bundle = {
 
 /** As the first version wrote it: no traits, parents, schools or own knowledge. */
 function asVersion1(): unknown {
-  const { home, ownTaxa: _own, corrections: _corrections, ...lists } = bundle.homes[0]!;
-  const { restSchool: _school, lightAim: _aim, ...oldHome } = home;
+  const { home, ownTaxa: _own, corrections: _corrections, obstructions: _outside, blocks: _blocks, photometries: _files, weathers: _weathers, readings: _readings, ...lists } = bundle.homes[0]!;
+  const { restSchool: _school, lightAim: _aim, snowMonths: _snow, ...oldHome } = home;
   const plant = { id: 'p', homeId: 'h', taxonId: 'aloe-vera', name: '', stage: 'adult', growthState: 'resting', potCm: 10, heightCm: 20, spotId: null, arrivedOn: null, note: '' };
   return { ...bundle, version: 1, homes: [{ ...lists, home: oldHome, plants: [plant] }] };
 }
@@ -39,7 +39,7 @@ describe('the bundle', () => {
 
   it('is refused when it is foreign, newer or of an unknown version', () => {
     expect(reason('[1, 2]')).toContain('not a Dulvan bundle');
-    expect(reason(JSON.stringify({ ...bundle, version: 3 }))).toContain('newer Dulvan');
+    expect(reason(JSON.stringify({ ...bundle, version: 4 }))).toContain('newer Dulvan');
     expect(reason(JSON.stringify({ ...bundle, version: 0 }))).toContain('version 0');
   });
 
@@ -63,7 +63,7 @@ describe('the bundle', () => {
     const reading = readBundle(JSON.stringify(asVersion1()));
     expect(reading).toMatchObject({
       ok: true,
-      bundle: { homes: [{ home: { restSchool: null, lightAim: 'whole' }, ownTaxa: [], corrections: [], plants: [{ growthState: 'resting', parents: [], traits: [], stateSeenOn: null, restSchool: null }] }] },
+      bundle: { homes: [{ home: { restSchool: null, lightAim: 'whole', snowMonths: [] }, ownTaxa: [], corrections: [], obstructions: [], blocks: [], photometries: [], weathers: [], readings: [], plants: [{ growthState: 'resting', parents: [], traits: [], stateSeenOn: null, restSchool: null }] }] },
     });
   });
 

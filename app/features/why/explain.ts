@@ -14,7 +14,7 @@ import {
 } from '@dulvan/core';
 import { knowledge } from '@dulvan/catalogue';
 import type { Units } from '../../state/settings';
-import { brightness, clock, degrees, hours, length, mol, monthName } from '../../ui/words';
+import { brightness, clock, count, degrees, hours, length, mol, monthName, weatherName } from '../../ui/words';
 
 export type Figure = 'dli' | 'peak' | 'sun' | 'day' | 'air' | 'vpd';
 
@@ -84,7 +84,7 @@ export function explain(asked: Asked, figure: Figure): Explanation {
           `A leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s, far below what it grows by. Daylight counts from the height of the sun, twilight included, at which this spot’s share of it passes that; lamps count while they burn.`,
           'Taken on the fifteenth of the month.',
         ],
-        assumptions: ['Lamps of the room itself (ceiling light in the evening) are not stated and so not counted.', 'A clear sky’s twilight.'],
+        assumptions: [roomLightWords(asked), 'A clear sky’s twilight.'],
         doubt: 'Species differ between 0.1 and 2 µmol/m²s: a quarter of an hour at either end.',
       };
     case 'air':
@@ -107,6 +107,7 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
       ['Ground outside', shares.ground],
       ['What stands outside', shares.obstruction],
       ['Off walls, floor and ceiling', shares.reflected],
+      ['The room’s own light', shares.roomLight],
     ] as const
   )
     .filter(([, dli]) => dli >= 0.005)
@@ -115,27 +116,27 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
   return {
     title: 'Light',
     value: `${mol(condition.dli)} mol a day`,
-    parts: [...parts, ...lampParts],
+    parts: [...parts, ...lampParts, ...correctedParts(answer)],
     inputs: [
       ['Share of open ground’s light, overcast', `${(answer.daylightFactor * 100).toFixed(2)} %`],
-      ['Weather', climate ? `${climate.name}` : 'none chosen'],
-      [`Clearness in ${monthName(month)}`, clearness === undefined ? 'assumed 0.45' : clearness.toFixed(2)],
+      ['Weather', weatherName(facts)],
+      ...(facts.weathers.length > 0 ? [] : [[`Clearness in ${monthName(month)}`, clearness === undefined ? 'assumed 0.45' : clearness.toFixed(2)] as const]),
       ...circuitFacts({ facts, spotId }),
       ...placeFacts({ facts, spotId, units }),
     ],
     method: [
       'For each window, how much of every part of the sky, of the ground and of what stands outside reaches the leaf is traced from the geometry, straight and after any number of reflections between the room’s surfaces.',
-      'The sun’s own beam is traced at the middle of every quarter hour of the year.',
+      'The sun’s own beam is traced in every quarter hour of the year, past boards, cupboards and neighbours’ crowns.',
       `Both are multiplied with the month’s weather: five day types from dull to bright, whose mean is the month. Energy is turned to photons with ${PAR_SHARE_OF_BROADBAND} as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule.`,
-      'A lamp gives its PPFD at the leaf, from its photons, beam, size and height, times its hours.',
+      'A lamp gives its PPFD at the leaf, from its photons, beam or measured file, size, tilt, height and age, straight and thrown back by the room’s surfaces, times its hours.',
     ],
     assumptions: [
       LEVEL_LEAF(units),
-      'Neighbouring plants do not shade it; boards above it do.',
-      'A lamp’s light thrown back by walls and shelves is not counted; it can add a tenth to a fifth in a white cabinet.',
+      'Neighbours shade it by the part of their crowns above its own top, as leaves turned every way would; one whose height is not stated shades nothing.',
+      'Boards throw nothing back: a white shelf under lamps can add some per cent.',
       'An enclosure’s shell takes the same share of light from every side.',
     ],
-    doubt: `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)}; the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight years of ten. The model itself is good for about a tenth near a window and a quarter deep in a room; one reading of a meter beats it.`,
+    doubt: `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)}; the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight years of ten, ${mol(condition.dliTypicalYear)} in a typical one (from 120 drawn years of days). The model itself is good for about a tenth near a window and a quarter deep in a room; one reading of a meter beats it.`,
   };
 }
 
@@ -155,6 +156,20 @@ function explainAir({ facts, spotId, units }: Asked, condition: Condition, figur
     assumptions: ['All spots of a room share its air: cold glass, radiators and height are not told apart yet.'],
     doubt: 'As good as the thermometer and hygrometer you read: cheap ones are off by 1 K and 5 points.',
   };
+}
+
+/** What readings have done to the computed light. */
+function correctedParts({ correction }: SpotAnswer): Pair[] {
+  const line = (name: string, given: NonNullable<SpotAnswer['correction']>['daylight']): Pair[] =>
+    given ? [[`${name} corrected by ${count(given.readings.length, 'reading')} to`, `${given.factor.toFixed(2)} times, ± ${Math.round(given.doubt * 100)} %`]] : [];
+  return correction ? [...line('Daylight', correction.daylight), ...line('Lamp light', correction.lamps)] : [];
+}
+
+function roomLightWords({ facts, spotId }: Asked): string {
+  const room = roomOf(facts, spotId);
+  return room && room.eveningLux > 0
+    ? `The room’s own light burns from ${clock(room.eveningFromMinute)} to ${clock(room.eveningToMinute)} with ${room.eveningLux} lux at the plants, as you stated.`
+    : 'No light of the room itself after dark is stated, so none is counted.';
 }
 
 function roomOf(facts: HomeFacts, spotId: string) {

@@ -2,14 +2,14 @@
 import { knowledge } from '@dulvan/catalogue';
 import { DAY_THRESHOLD_PPFD, PAR_SHARE_OF_BROADBAND, UMOL_PER_JOULE_PAR, type HomeFacts } from '@dulvan/core';
 import { View } from 'react-native';
-import { usePlantAnswer, useSpotAnswer } from '../../state/answers';
+import { useLosses, usePlantAnswer, useSpotAnswer } from '../../state/answers';
 import { useFacts } from '../../state/home';
 import { useUnits, type Units } from '../../state/settings';
 import { TextLink } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Figure, Heading, Small, Title } from '../../ui/type';
-import { FACTOR_WORD, bandOf, fitShare, monthName, plantName, spotPlace, valueOf } from '../../ui/words';
+import { FACTOR_WORD, bandOf, fitShare, mol, monthName, plantName, spotPlace, valueOf } from '../../ui/words';
 import { NotHere } from '../shell/not-here';
 import { explain, type Explanation, type Figure as FigureKey } from './explain';
 
@@ -40,7 +40,32 @@ function WhyFigure({ facts, figure, spotId, month, units }: { readonly facts: Ho
     <Page>
       <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId } }}>{spotPlace(facts, spotId)}</TextLink>
       <Explained explanation={explanation} month={month} />
+      {figure === 'dli' ? <Lost facts={facts} spotId={spotId} month={month} /> : null}
     </Page>
+  );
+}
+
+/** What straight daylight loses between open windows and the leaf. */
+function Lost({ facts, spotId, month }: { readonly facts: HomeFacts; readonly spotId: string; readonly month: number }) {
+  const losses = useLosses(facts, spotId);
+  if (!losses) return <Small>Working out what is lost on the way …</Small>;
+  const { outside, glass, shade, curtain, arrives } = losses;
+  const all = [outside, glass, shade, curtain, arrives].reduce((sum, part) => sum + part[month - 1]!, 0);
+  const pair = (name: string, part: readonly number[]): readonly [string, string] => [name, `${mol(part[month - 1]!)} mol${all > 0 ? `, ${Math.round((part[month - 1]! / all) * 100)} %` : ''}`];
+  return (
+    <>
+      <Pairs
+        heading="Straight daylight, lost on the way"
+        pairs={[
+          pair('To houses, hills, trees and overhangs', outside),
+          pair('To glass, frame, dirt and reveal', glass),
+          pair('To boards, cupboards and neighbours', shade),
+          pair('To curtains, blinds and films', curtain),
+          pair('Arrives straight', arrives),
+        ]}
+      />
+      <Small>Worked out one after the other, from bare openings under an open sky; in another order the shares would differ a little. Readings are not counted here.</Small>
+    </>
   );
 }
 

@@ -7,7 +7,15 @@ import { monthPercentiles, seededYears, type SeededYears } from '../sky';
 import { halfDayMinutes, sunEquatorial } from '../sun';
 import { HOUR_MS, LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
 import type { Circuit, HomeFacts, Room } from './facts';
-import type { LitLamp } from './lit-home';
+
+/** A lamp that a leaf notices. */
+export interface LitLamp {
+  readonly id: string;
+  /** Straight and thrown back together, as it burns. */
+  readonly ppfd: number;
+  readonly reflectedPpfd: number;
+  readonly circuit: Circuit;
+}
 
 /** Draws the years by which single months are judged: the same for every home, so that the same facts give the same figures. */
 const YEARS_SEED = 1;

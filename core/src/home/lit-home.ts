@@ -18,8 +18,8 @@ import { lampPpfd } from '../lamp';
 import { seasonalMonth } from '../plant';
 import { UP, movedOccluder, plus, vec, type Occluder, type Vec } from '../room';
 import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
-import { dimmed } from './conditions';
-import type { Circuit, HomeFacts } from './facts';
+import { dimmed, type LitLamp } from './conditions';
+import type { HomeFacts } from './facts';
 import type { Knowledge } from './knowledge';
 import { Memory, Names } from './memory';
 import type { RoomScene, Scene } from './scene';
@@ -59,15 +59,6 @@ interface SpotGeometry {
 export interface SpotDaylight {
   readonly key: string;
   readonly year: DaylightYear;
-}
-
-/** A lamp that a leaf notices. */
-export interface LitLamp {
-  readonly id: string;
-  /** Straight and thrown back together, as it burns. */
-  readonly ppfd: number;
-  readonly reflectedPpfd: number;
-  readonly circuit: Circuit;
 }
 
 /** A lamp fainter than this at a leaf is left out of every figure alike, umol m-2 s-1. */

@@ -3,7 +3,7 @@ import type { Room } from '../home/facts';
 import { firstBetween, type Occluder } from '../room/occluder';
 import { configurationFactor, type Rectangle } from '../room/rectangle';
 import { dot, minus, plus, times, vec, type Vec } from '../room/vector';
-import type { LitRoom } from './room';
+import type { Enclosure } from './enclosure';
 import { litPart, type LitPart, type Pane, type Receiver } from './pane';
 
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
@@ -48,6 +48,12 @@ function carried(corners: readonly Vec[], origin: Vec, normal: Vec, toSun: Vec):
   return cut(corners, origin, normal).map((p) => minus(p, times(toSun, dot(minus(p, origin), normal) / slope)));
 }
 
+/** The surfaces that a patch of sun may fall on. */
+interface LitSurfaces {
+  readonly room: Pick<Room, 'floorReflectance' | 'ceilingReflectance' | 'wallReflectance'>;
+  readonly enclosure: Pick<Enclosure, 'faces'>;
+}
+
 /** Looks along each edge of a patch of sun when something may hide a part of it. */
 const LOOKS = 6;
 
@@ -56,7 +62,7 @@ const LOOKS = 6;
  * @returns for each face that the beam meets: the share of a beam of 1 W m-2 that its patch throws back as exitance, and
  *   the patch's configuration factor at the receiver, less what occluders hide
  */
-export function sunPolygons(lit: LitRoom, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], toSun: Vec): { share: number; view: number }[] {
+export function sunPolygons(lit: LitSurfaces, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], toSun: Vec): { share: number; view: number }[] {
   const corners = litCorners(pane, toSun);
   if (corners.length === 0) return [];
   const { floorReflectance, ceilingReflectance, wallReflectance } = lit.room;

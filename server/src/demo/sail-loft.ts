@@ -20,14 +20,14 @@ export const sailLoft: HomeFacts = {
   home,
   rooms: [
     room({ id: 'loft', homeId, name: 'Loft room', widthM: 7.2, depthM: 5.4, heightM: 2.8, wallABearing: 225, wallReflectance: 0.7, ceilingReflectance: 0.8 }),
-    room({ id: 'galley', homeId, name: 'Galley', widthM: 3, depthM: 2.6, heightM: 2.3, wallABearing: 90, airMovement: 'brisk' }),
+    room({ id: 'galley', homeId, name: 'Galley', widthM: 3, depthM: 2.6, heightM: 2.3, wallABearing: 90, airMovement: 'brisk', eveningLux: 60, eveningFromMinute: 18 * 60, eveningToMinute: 22 * 60 }),
     room({
       id: 'cabinet', homeId, name: 'Glazed cabinet', widthM: 0.9, depthM: 0.45, heightM: 1.3, wallABearing: 225, airMovement: 'gentle',
       insideRoomId: 'loft', insideXM: 6.2, insideYM: 4.8, insideZM: 0.4, shellTransmittance: 0.84,
     }),
   ],
   windows: [
-    window({ id: 'gable', roomId: 'loft', name: 'Gable window', side: 'a', offsetM: 2.3, sillM: 0.6, widthM: 2.6, heightM: 1.9, frameShare: 0.14 }),
+    window({ id: 'gable', roomId: 'loft', name: 'Gable window', side: 'a', offsetM: 2.3, sillM: 0.6, widthM: 2.6, heightM: 1.9, frameShare: 0.14, revealM: 0.18 }),
     window({
       id: 'roof', roomId: 'loft', name: 'Roof window', side: 'b', offsetM: 2, insetM: 0.4, sillM: 1.5, widthM: 1.4, heightM: 1.6,
       slopeDeg: 45, frameShare: 0.22,
@@ -135,11 +135,18 @@ export const sailLoft: HomeFacts = {
   corrections: [
     { id: 'k-violet', homeId, taxonId: 'streptocarpus-ionanthus', plantId: null, figure: 'light.thrivesTo', value: 8, reason: 'The leaves turn pale and hard above this in our water', on: '2026-04-19' },
   ],
-  obstructions: [],
-  blocks: [],
+  obstructions: [
+    { id: 'sycamore', roomId: 'loft', name: 'Sycamore on the quay', kind: 'deciduous', fromBearing: 252, toBearing: 281, heightDeg: 16, reflectance: 0.1, leafMonths: [5, 6, 7, 8, 9, 10] },
+    { id: 'far-shore', roomId: 'loft', name: 'Hills over the water', kind: 'hill', fromBearing: 180, toBearing: 252, heightDeg: 3, reflectance: 0.12, leafMonths: [] },
+  ],
+  blocks: [{ id: 'sail-chest', roomId: 'loft', name: 'Sail chest', xM: 4.9, yM: 4.6, zM: 0, widthM: 1, depthM: 0.6, heightM: 0.9 }],
   photometries: [],
   weathers: [],
-  readings: [],
+  readings: [
+    { id: 'm-1', homeId, spotId: 'sill-2', atMs: Date.UTC(2026, 9, 4, 11, 20), value: 84, unit: 'ppfd', sky: 'overcast', outdoorValue: 410, curtains: 'as-programmed', lamps: 'off', note: '', withdrawnOn: null },
+    { id: 'm-2', homeId, spotId: 'sill-2', atMs: Date.UTC(2026, 9, 18, 12, 5), value: 4300, unit: 'lux', sky: 'overcast', outdoorValue: 21500, curtains: 'as-programmed', lamps: 'off', note: '', withdrawnOn: null },
+    { id: 'm-3', homeId, spotId: 'rack-mid-1', atMs: Date.UTC(2026, 10, 2, 20, 40), value: 11200, unit: 'lux', sky: 'dark', outdoorValue: null, curtains: 'shut', lamps: 'on', note: '', withdrawnOn: null },
+  ],
   air: [
     air('loft', 1, [20, 17, 48, 53]),
     air('loft', 4, [20.5, 17, 50, 54]),
