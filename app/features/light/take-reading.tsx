@@ -10,7 +10,7 @@ import { useFacts, useHome } from '../../state/home';
 import { Button, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { Field } from '../../ui/field';
-import { Page, Row } from '../../ui/page';
+import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
@@ -86,9 +86,18 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
       <Choices label="In" value={given.unit!} onValue={(next) => set('unit', next)} choices={READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }))} />
       <Strong>The sky</Strong>
       <Choices label="The sky" value={sky} onValue={(next) => set('sky', next)} choices={(Object.keys(SKY_WORD) as ReadingSky[]).map((kind) => ({ value: kind, word: SKY_WORD[kind] }))} />
-      {sky === 'dark' ? (
-        <Small>Night, or every curtain tight, lamps on: this corrects the lamps alone.</Small>
-      ) : (
+      {sky === 'dark' ? <Small>Night, or every curtain tight, lamps on: this corrects the lamps alone.</Small> : null}
+      {reading ? <Effect facts={facts} reading={reading} spotId={spot.id} /> : null}
+      <Row>
+        <Button kind="main" onPress={() => void keep()}>
+          Keep the reading
+        </Button>
+      </Row>
+      {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
+      {asked === 'yes' && valueError ? <Small style={{ color: danger }}>✕ Type what the meter shows first.</Small> : null}
+      <Rule />
+      <Small>Taken now, curtains as planned for this time, lamps off. Where it was otherwise:</Small>
+      {sky === 'dark' ? null : (
         <>
           <Strong>Curtains</Strong>
           <Choices label="Curtains" value={given.curtains!} onValue={(next) => set('curtains', next)} choices={[{ value: 'as-programmed', word: 'As planned now' }, { value: 'open', word: 'All open' }, { value: 'shut', word: 'All shut' }]} />
@@ -103,14 +112,6 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
       )}
       <Strong>When</Strong>
       <Choices label="When" value={given.ago!} onValue={(next) => set('ago', next)} choices={AGO.map((minutes) => ({ value: String(minutes), word: minutes === 0 ? 'Now' : minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago` }))} />
-      {reading ? <Effect facts={facts} reading={reading} spotId={spot.id} /> : null}
-      <Row>
-        <Button kind="main" onPress={() => void keep()}>
-          Keep the reading
-        </Button>
-      </Row>
-      {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
-      {asked === 'yes' && valueError ? <Small style={{ color: danger }}>✕ Type what the meter shows first.</Small> : null}
     </Page>
   );
 }

@@ -50,7 +50,8 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
     <>
       <TextLink href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}>{stand.name}</TextLink>
       <Title>{`Tier at ${Math.round(tier.heightM * 100)} cm, under its lamps`}</Title>
-      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 160 }}>
+      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ gap: SPACE.xs }}>
+        <Small>PPFD at leaf height by all lamps that reach it, µmol/m²s</Small>
         {field && width > 0 ? <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} /> : <Small>Working …</Small>}
       </View>
       {field ? <SpreadFigures field={field} month={month} /> : null}

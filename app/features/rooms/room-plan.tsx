@@ -73,7 +73,7 @@ export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches 
           })
         : null}
       {sunPatches.map((outline, i) => (
-        <Polygon key={i} points={outline.map((point) => `${x(point.x)},${y(point.y)}`).join(' ')} fill={ink.sheet} fillOpacity={0.55} stroke={ink.danger} strokeWidth={1.6} strokeDasharray="6 3" />
+        <Polygon key={i} points={outline.map((point) => `${x(point.x)},${y(point.y)}`).join(' ')} fill={ink.wash} fillOpacity={0.6} stroke={ink.danger} strokeWidth={1.8} />
       ))}
       {facts.blocks
         .filter((block) => block.roomId === room.id)

@@ -57,6 +57,8 @@ export interface Beside {
   readonly poor: readonly number[];
   readonly good: readonly number[];
   readonly peakPpfd: readonly number[];
+  /** The part of lamps in the mean. */
+  readonly lampDli: readonly number[];
 }
 
 /** How much a change of place is asked for, m. */
@@ -207,6 +209,7 @@ export class LightQuestions {
       poor: conditions.map((condition) => condition.dliPoorYear),
       good: conditions.map((condition) => condition.dliGoodYear),
       peakPpfd: conditions.map((condition) => condition.peakPpfd),
+      lampDli: conditions.map((condition) => condition.shares.roomLight + Object.values(condition.shares.lamps).reduce((sum, dli) => sum + dli, 0)),
     };
   }
 
