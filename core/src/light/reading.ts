@@ -46,10 +46,18 @@ export function correctionOf(compared: readonly Compared[]): LightCorrection | n
   }
   const mean = sum / weights;
   const factor = Math.min(FACTOR_LIMITS.to, Math.max(FACTOR_LIMITS.from, Math.exp(mean)));
+  // Three or more are held against their median, which one odd reading does not move.
+  const middle = used.length < 3 ? mean : medianOf(used.map(({ ratio }) => Math.log(ratio)));
   const readings = used.map((reading) => ({
     ...reading,
-    outlier: Math.abs(Math.log(reading.ratio) - mean) > OUTLIER_AT * reading.doubt ? ('yes' as const) : ('no' as const),
+    outlier: Math.abs(Math.log(reading.ratio) - middle) > OUTLIER_AT * reading.doubt ? ('yes' as const) : ('no' as const),
   }));
   const spread = used.length < 2 ? null : Math.sqrt(used.reduce((all, { ratio }) => all + (Math.log(ratio) - mean) ** 2, 0) / (used.length - 1));
   return { factor, doubt: 1 / Math.sqrt(weights), spread, readings };
+}
+
+function medianOf(values: readonly number[]): number {
+  const sorted = [...values].sort((p, q) => p - q);
+  const half = Math.floor(sorted.length / 2);
+  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
 }

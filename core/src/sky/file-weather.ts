@@ -1,6 +1,6 @@
 /** Weather from a file of measured or typical hours, brought down to the steps of a year. */
 import type { WeatherFile } from '../home/facts';
-import { DAY_MS, HOUR_MS, SOLAR_CONSTANT } from '../units';
+import { DAY_MS, HOUR_MS, RADIANS, SOLAR_CONSTANT } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunPosition, type Place } from '../sun';
 import { DAY_TYPES } from './clearness';
 import { clearSkyIrradiance } from './irradiance';
@@ -77,6 +77,7 @@ function clearHours(utcOffsetH: number, place: Place & { readonly elevationM: nu
   return Array.from({ length: FILE_HOURS }, (_, i) => {
     let dni = 0;
     let dhi = 0;
+    let global = 0;
     for (let sub = 0; sub < SUBSTEPS; sub++) {
       const atMs = startMs + (i + (sub + 0.5) / SUBSTEPS) * HOUR_MS;
       const { elevationDeg } = sunPosition(atMs, place);
@@ -86,8 +87,9 @@ function clearHours(utcOffsetH: number, place: Place & { readonly elevationM: nu
       const light = clearSkyIrradiance(elevationDeg, place.elevationM, LINKE_TURBIDITY, extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT));
       dni += light.dni / SUBSTEPS;
       dhi += light.dhi / SUBSTEPS;
+      global += (light.dhi + light.dni * Math.sin(elevationDeg * RADIANS)) / SUBSTEPS;
     }
-    return { dni, dhi, global: 0 };
+    return { dni, dhi, global };
   });
 }
 
@@ -102,13 +104,13 @@ function ratiosOf(hours: readonly FileHour[], clear: readonly FileHour[]): Ratio
     const ranked = [...days].sort((p, q) => light(p) - light(q));
     for (let type = 0; type < DAY_TYPES; type++) {
       const base = (month0 * DAY_TYPES + type) * 24;
-      const group = ranked.slice(Math.round((type * ranked.length) / DAY_TYPES), Math.round(((type + 1) * ranked.length) / DAY_TYPES));
+      const group = fifthOf(ranked, type);
       for (const field of ['dni', 'dhi'] as const) {
         const into = field === 'dni' ? beam : diffuse;
         for (let hour = 0; hour < 24; hour++) {
-          const sum = (list: readonly FileHour[]) => group.reduce((all, day) => all + list[day * 24 + hour]![field], 0);
-          const bare = sum(clear);
-          into[base + hour] = bare > 0.5 * group.length ? Math.min(MOST_RATIO, sum(hours) / bare) : 0;
+          const mean = (list: readonly FileHour[]) => group.reduce((all, { day, share }) => all + share * list[day * 24 + hour]![field], 0);
+          const bare = mean(clear);
+          into[base + hour] = bare > LEAST_CLEAR ? Math.min(MOST_RATIO, mean(hours) / bare) : 0;
         }
         keepMonth(into, base, { days, group, hours, clear, field });
       }
@@ -117,24 +119,45 @@ function ratiosOf(hours: readonly FileHour[], clear: readonly FileHour[]): Ratio
   return { beam, diffuse };
 }
 
+/** A day of a type, with its share in it. */
+interface TypeDay {
+  readonly day: number;
+  readonly share: number;
+}
+
+/** One fifth of a month's days in order; a day on the border belongs to both sides in part, so that the five mean what the month does. */
+function fifthOf(ranked: readonly number[], type: number): TypeDay[] {
+  const size = ranked.length / DAY_TYPES;
+  return ranked.flatMap((day, rank) => {
+    const overlap = Math.min(rank + 1, (type + 1) * size) - Math.max(rank, type * size);
+    return overlap > 0 ? [{ day, share: overlap / size }] : [];
+  });
+}
+
+/** Hours of which a clear sky has less than this are left dark, W m-2. */
+const LEAST_CLEAR = 0.5;
+
 /** More than this many times a clear sky's light does not come, but in the last minutes of a low sun. */
 const MOST_RATIO = 4;
 
 interface MonthOfType {
   readonly days: readonly number[];
-  readonly group: readonly number[];
+  readonly group: readonly TypeDay[];
   readonly hours: readonly FileHour[];
   readonly clear: readonly FileHour[];
   readonly field: 'dni' | 'dhi';
 }
 
-/** Scales a type's ratios so that, laid over every day of its month, they give the mean of its own days. */
+/** Light on level ground: the diffuse part, or what the beam adds to it. */
+const onGround = (hour: FileHour, field: 'dni' | 'dhi') => (field === 'dhi' ? hour.dhi : Math.max(0, hour.global - hour.dhi));
+
+/** Scales a type's ratios so that, laid over every day of its month, they give level ground the mean of its own days. */
 function keepMonth(ratios: Float64Array, base: number, { days, group, hours, clear, field }: MonthOfType): void {
   let wanted = 0;
   let given = 0;
   for (let hour = 0; hour < 24; hour++) {
-    for (const day of group) wanted += hours[day * 24 + hour]![field] / group.length;
-    for (const day of days) given += (ratios[base + hour]! * clear[day * 24 + hour]![field]) / days.length;
+    for (const { day, share } of group) wanted += share * onGround(hours[day * 24 + hour]!, field);
+    for (const day of days) given += (ratios[base + hour]! * onGround(clear[day * 24 + hour]!, field)) / days.length;
   }
   if (given > 0) for (let hour = 0; hour < 24; hour++) ratios[base + hour]! *= wanted / given;
 }
