@@ -96,7 +96,7 @@ function LampPart({ facts }: { readonly facts: HomeFacts }) {
   return (
     <>
       <Heading>Lamps</Heading>
-      <Body>{`How a lamp spreads its light, as measured: LM-63 (.ies) or EULUMDAT (.ldt), up to ${MOST_INTENSITIES} intensities. Choose it then in the lamp’s form.`}</Body>
+      <Body>{`How a lamp spreads its light, as measured: LM-63 (.ies) or EULUMDAT (.ldt), up to ${MOST_INTENSITIES.toLocaleString('en')} intensities. Choose it then in the lamp’s form.`}</Body>
       <Chooser label="Choose a lamp file" accept=".ies,.ldt,.txt,text/plain" onText={take} onRefused={(refused) => setOutcome({ refused, remarks: [] })} />
       <Told outcome={outcome} />
       {facts.photometries.map((photometry) => (

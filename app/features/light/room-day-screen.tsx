@@ -1,5 +1,5 @@
 /** A room under light at a month, a day and an hour: the wash over its plan, the sun's patch where it falls, playing through the day. */
-import { DAY_FRAMES, SKY_KINDS, compassWord, type HomeFacts, type Room, type SkyKind } from '@dulvan/core';
+import { DAY_FRAMES, SKY_KINDS, compassWord, type HomeFacts, type Room, type RoomDay, type SkyKind } from '@dulvan/core';
 import { useEffect, useState } from 'react';
 import { AccessibilityInfo, View } from 'react-native';
 import { useRoomDay } from '../../state/answers';
@@ -39,7 +39,6 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
   const [frame, setFrame] = useState(FIRST_FRAME);
   const [playing, setPlaying] = useState<'no' | 'yes'>('no');
   const [width, setWidth] = useState(0);
-  const units = useUnits();
   const shown = useRoomDay(facts, room.id, { year: new Date().getFullYear(), month, day }, sky);
   useEffect(() => {
     if (playing === 'no') return undefined;
@@ -99,8 +98,8 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
       </View>
       <Legend heightM={shown?.heightM ?? 0.8} />
       <Heading>At the spots</Heading>
-      {shown && now ? <SpotsNow facts={facts} room={room} shown={shown} now={now} /> : <Small>Working …</Small>}
-      <Small>{`Curtains and lamps as programmed for that time. ${brightness(100, units)} is about what a bright shelf under a lamp has.`}</Small>
+      {shown ? <SpotsNow facts={facts} shown={shown} frame={frame} /> : <Small>Working …</Small>}
+      <Small>Curtains and lamps as programmed for that time. The wash lies at one height; each spot’s figure is at its own leaves.</Small>
     </>
   );
   return <TwoPanes first={first} second={second} />;
@@ -124,27 +123,18 @@ function Legend({ heightM }: { readonly heightM: number }) {
   );
 }
 
-/** The plan's cell that holds each spot tells its light near enough; its own year tells it exactly. */
-function SpotsNow({ facts, room, shown, now }: { readonly facts: HomeFacts; readonly room: Room; readonly shown: { readonly columns: number; readonly rows: number }; readonly now: Float32Array }) {
+/** Each spot's light at that time, at its own leaves, readings counted in. */
+function SpotsNow({ facts, shown, frame }: { readonly facts: HomeFacts; readonly shown: RoomDay; readonly frame: number }) {
   const units = useUnits();
-  const stands = new Map(facts.stands.filter((stand) => stand.roomId === room.id).map((stand) => [stand.id, stand]));
-  const tiers = new Map(facts.tiers.map((tier) => [tier.id, tier]));
-  const spots = facts.spots.flatMap((spot) => {
-    const stand = stands.get(tiers.get(spot.tierId)?.standId ?? '');
-    if (!stand) return [];
-    const column = Math.min(shown.columns - 1, Math.floor(((stand.xM + spot.alongM) / room.widthM) * shown.columns));
-    const row = Math.min(shown.rows - 1, Math.floor(((stand.yM + spot.acrossM) / room.depthM) * shown.rows));
-    return [{ spot, ppfd: now[row * shown.columns + column]! }];
-  });
   return (
-    <View role="table" aria-label="Light near each spot">
-      {spots.map(({ spot, ppfd }) => (
-        <View role="row" key={spot.id} style={{ flexDirection: 'row', gap: SPACE.s, minHeight: 28 }}>
+    <View role="table" aria-label="Light at each spot">
+      {shown.spots.map(({ spotId, ppfd }) => (
+        <View role="row" key={spotId} style={{ flexDirection: 'row', gap: SPACE.s, minHeight: 28 }}>
           <View role="rowheader" style={{ flex: 1 }}>
-            <Body>{spotPlace(facts, spot.id).split(' · ')[0]!}</Body>
+            <Body>{spotPlace(facts, spotId).split(' · ')[0]!}</Body>
           </View>
           <View role="cell">
-            <Body>{`near ${brightness(ppfd, units)}`}</Body>
+            <Body testID={`now-${spotId}`}>{brightness(ppfd[frame]!, units)}</Body>
           </View>
         </View>
       ))}

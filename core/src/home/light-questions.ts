@@ -7,7 +7,7 @@ import { leafPlaceOf, planGrid, type Answerer } from './answers';
 import { meanDli } from './conditions';
 import type { HomeFacts, Reading, Spot, Window } from './facts';
 import type { Knowledge } from './knowledge';
-import { OPENING, type LeafPlace } from './lit-home';
+import { OPENING, type HomeSky, type LeafPlace } from './lit-home';
 import { daylightOf, momentLight } from './moments';
 import { comparedReadings, type ComparedReading } from './readings';
 import { sceneOf } from './scene';
@@ -23,6 +23,8 @@ export interface RoomDay {
   readonly heightM: number;
   /** PPFD, umol m-2 s-1, `frame * columns * rows + row * columns + column`. */
   readonly ppfd: Float32Array;
+  /** PPFD at the leaves of each of its spots, by frame. */
+  readonly spots: readonly { readonly spotId: string; readonly ppfd: Float32Array }[];
   /** Sun's patches on the floor by frame: outlines as points on the plan, m. */
   readonly patches: readonly (readonly (readonly { readonly x: number; readonly y: number }[])[])[];
   /** The sun by frame, degrees. */
@@ -91,18 +93,26 @@ export class LightQuestions {
     const cells = columns * rows;
     const ppfd = new Float32Array(DAY_FRAMES * cells);
     const startMs = startOfCivilDay(date, facts.home.timeZone);
-    const moments = Array.from({ length: DAY_FRAMES }, (_, frame) => this.moment(facts, startMs + (frame + 0.5) * FRAME_MINUTES * MINUTE_MS, skyKind, date.year));
+    const moments = Array.from({ length: DAY_FRAMES }, (_, frame) => this.moment(facts, sky, startMs + (frame + 0.5) * FRAME_MINUTES * MINUTE_MS, skyKind, date));
+    const at = (place: LeafPlace, frame: number, onDaylight = 1, onLamps = 1) => {
+      const minute = Math.floor((frame + 0.5) * FRAME_MINUTES);
+      const light = momentLight({ lit: this.answerer.lit, knowledge: this.knowledge, scene, place, sky, moment: moments[frame]!, minute, curtains: 'as-programmed', lamps: 'as-programmed' });
+      return daylightOf(light) * onDaylight + light.lamps * onLamps + light.roomLight;
+    };
     for (let row = 0; row < rows; row++) {
       for (let column = 0; column < columns; column++) {
         const leaf = vec(((column + 0.5) / columns) * room.room.widthM, ((row + 0.5) / rows) * room.room.depthM, heightM);
         const place: LeafPlace = { room, leaf, neighbours: [] };
-        moments.forEach((moment, frame) => {
-          const minute = Math.floor((frame + 0.5) * FRAME_MINUTES);
-          const light = momentLight({ lit: this.answerer.lit, knowledge: this.knowledge, scene, place, sky, moment, minute, curtains: 'as-programmed', lamps: 'as-programmed' });
-          ppfd[frame * cells + row * columns + column] = daylightOf(light) + light.lamps + light.roomLight;
-        });
+        for (let frame = 0; frame < DAY_FRAMES; frame++) ppfd[frame * cells + row * columns + column] = at(place, frame);
       }
     }
+    const spots = placedSpots(facts)
+      .filter((placed) => placed.room.id === roomId)
+      .map((placed) => {
+        const place = leafPlaceOf(scene, placed);
+        const correction = this.answerer.correctionOf(facts, placed.spot.id, date.year);
+        return { spotId: placed.spot.id, ppfd: Float32Array.from({ length: DAY_FRAMES }, (_, frame) => at(place, frame, correction?.daylight?.factor, correction?.lamps?.factor)) };
+      });
     const middle: LeafPlace = { room, leaf: vec(room.room.widthM / 2, room.room.depthM / 2, heightM), neighbours: [] };
     const { windows } = this.answerer.lit.windowsAt(scene, middle);
     const patches = moments.map((moment) => {
@@ -113,7 +123,7 @@ export class LightQuestions {
         .map(({ pane }) => sunOnPlan(pane, room.room, toSun, 0).map(({ x, y }) => ({ x, y })))
         .filter((outline) => outline.length > 0);
     });
-    return { columns, rows, heightM, ppfd, patches, sunElevationDeg: moments.map((m) => m.sunElevationDeg), sunAzimuthDeg: moments.map((m) => m.sunAzimuthDeg) };
+    return { columns, rows, heightM, ppfd, spots, patches, sunElevationDeg: moments.map((m) => m.sunElevationDeg), sunAzimuthDeg: moments.map((m) => m.sunAzimuthDeg) };
   }
 
   /** A spot's year: each half hour of each day under the mean sky. */
@@ -131,19 +141,21 @@ export class LightQuestions {
     const ppfd = new Float32Array(days * YEAR_ROWS);
     const source = new Uint8Array(days * YEAR_ROWS);
     const monthStarts: number[] = [];
-    let day = 0;
+    let at = 0;
     monthDays.forEach((count, month0) => {
-      monthStarts.push(day);
-      for (let date = 1; date <= count; date++, day++) {
-        const startMs = startOfCivilDay({ year, month: month0 + 1, day: date }, facts.home.timeZone);
-        for (let row = 0; row < YEAR_ROWS; row++) {
+      monthStarts.push(at / YEAR_ROWS);
+      for (let day = 1; day <= count; day++) {
+        const date = { year, month: month0 + 1, day };
+        const startMs = startOfCivilDay(date, facts.home.timeZone);
+        for (let row = 0; row < YEAR_ROWS; row++, at++) {
           const minute = (row + 0.5) * ROW_MINUTES;
-          const moment = this.moment(facts, startMs + minute * MINUTE_MS, 'typical', year);
-          const light = momentLight({ lit: this.answerer.lit, knowledge: this.knowledge, scene, place, sky, moment, minute, curtains: 'as-programmed', lamps: 'as-programmed' });
+          const moment = this.moment(facts, sky, startMs + minute * MINUTE_MS, 'typical', date);
+          const light = momentLight({
+            lit: this.answerer.lit, knowledge: this.knowledge, scene, place, sky, moment, minute, curtains: 'as-programmed', lamps: 'as-programmed', sunPatch: 'between-nodes',
+          });
           const sun = light.sun * onDaylight;
           const diffuse = daylightOf(light) * onDaylight - sun;
           const lamps = light.lamps * onLamps + light.roomLight;
-          const at = day * YEAR_ROWS + row;
           ppfd[at] = sun + diffuse + lamps;
           source[at] = strongest(sun, diffuse, lamps);
         }
@@ -194,9 +206,8 @@ export class LightQuestions {
     return compared ?? null;
   }
 
-  private moment(facts: HomeFacts, atMs: number, sky: SkyKind, year: number): Moment {
-    const { weather, turbidity } = this.answerer.lit.sky(facts, year);
-    return momentAt({ atMs, place: facts.home, timeZone: facts.home.timeZone, sky, turbidity, weather });
+  private moment(facts: HomeFacts, { weather, turbidity }: HomeSky, atMs: number, sky: SkyKind, date: CivilDate): Moment {
+    return momentAt({ atMs, place: facts.home, timeZone: facts.home.timeZone, date, sky, turbidity, weather });
   }
 
   private besideOf(facts: HomeFacts, key: string, what: Beside['what'], spotId: string, year: number): Beside {

@@ -1,5 +1,5 @@
 /** The light of one instant at a spot, source by source. */
-import { instantLight, passageAt, type Passage } from '../light';
+import { instantLight, passageAt, type Passage, type SunPatch } from '../light';
 import { UP } from '../room';
 import type { Moment } from '../sky';
 import { LUX_PER_PPFD, PPFD_PER_WATT } from '../units';
@@ -34,6 +34,8 @@ export interface SpotMoment {
   /** As the curtains' programme says at that minute, or all open, or all shut. */
   readonly curtains: Reading['curtains'];
   readonly lamps: 'as-programmed' | 'on' | 'off';
+  /** Quick where many instants are asked for. */
+  readonly sunPatch?: SunPatch;
 }
 
 /** The light at a place at an instant. */
@@ -45,7 +47,7 @@ export function momentLight(question: SpotMoment): MomentLight {
     const receiver = { point: seen.place.leaf, normal: UP };
     for (const window of seen.windows) {
       const passage = passageNow(question, seen.place, window.pane.windowId);
-      const { direct, reflected } = instantLight(window, receiver, moment, passage, seen.occluders);
+      const { direct, reflected } = instantLight(window, receiver, moment, passage, seen.occluders, question.sunPatch);
       const share = seen.share * PPFD_PER_WATT;
       parts.sun += direct.sun * share;
       parts.sky += direct.sky * share;

@@ -7,6 +7,9 @@ import { OPEN_PASSAGE, type Passage } from './curtains';
 import { beamThrough, litPart, type LitPart, type Pane, type Receiver } from './pane';
 import type { SpotWindow } from './room';
 
+/** How the sun's reflected light is told: by the exact outline of its patch, or between directions traced before, which is quick. */
+export type SunPatch = 'exact' | 'between-nodes';
+
 /** The outdoors at an instant. Irradiances in W m-2 (or any unit: what comes out is in the same). */
 export interface OutdoorInstant {
   /** Month (1..12), for snow and leaves. */
@@ -63,6 +66,7 @@ export function instantLight(
   outdoors: OutdoorInstant,
   { straight, spread }: Passage = OPEN_PASSAGE,
   occluders: readonly Occluder[] = [],
+  sunPatch: SunPatch = 'exact',
 ): { direct: OriginParts; reflected: OriginParts } {
   const { pane, flux } = spot;
   if (!pane.months.includes(outdoors.month)) return { direct: NOTHING, reflected: NOTHING };
@@ -86,9 +90,10 @@ export function instantLight(
   const sunDirect = passed > 0 ? beam * cosLeaf * sunTransmittance(pane, receiver.point, toSun, occluders) : 0;
   // Trees dim the beam before the glass does.
   const treeShare = passed > 0 ? passed / (pane.glass(cosGlass) * pane.clearShare) : 0;
+  const back = () => (sunPatch === 'exact' ? spot.sunReflectedExactly(toSun) : spot.sunReflected(outdoors.sunAzimuthDeg, outdoors.sunElevationDeg));
   return {
     direct: partsOf(spot.direct, sunDirect),
-    reflected: partsOf(spot.reflected, passed > 0 && straight > 0 ? beam * treeShare * spot.sunReflectedExactly(toSun) : 0),
+    reflected: partsOf(spot.reflected, passed > 0 && straight > 0 ? beam * treeShare * back() : 0),
   };
 }
 

@@ -258,7 +258,7 @@ function weighed({ pieces, irradiances }: SunOnSurfaces, importance: Float64Arra
 }
 
 /** Cells along each edge of a window when one instant's beam is carried on by bounces. */
-const EXACT_CELLS = 16;
+const EXACT_CELLS = 10;
 
 /** What comes straight from the sun's patch by its exact outline on each face, what bounces on by cells. */
 function exactSun(lit: LitRoom, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], { byBounces }: Importance, toSun: Vec): number {

@@ -1,5 +1,5 @@
 /** The outdoors at one instant under a stated sky: what a reading or a drawing of a moment needs. */
-import { RADIANS, SOLAR_CONSTANT, civilDateOf } from '../units';
+import { RADIANS, SOLAR_CONSTANT, civilDateOf, type CivilDate } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunPosition, type Place } from '../sun';
 import { clearSkyIrradiance } from './irradiance';
 import { OVERCAST_SKY, clearSky } from './radiance';
@@ -22,6 +22,8 @@ export interface MomentQuestion {
   readonly atMs: number;
   readonly place: Place & { readonly elevationM: number };
   readonly timeZone: string;
+  /** Its local date, where that is known: zones are slow to ask. */
+  readonly date?: CivilDate;
   readonly sky: SkyKind;
   readonly turbidity: number;
   /** What a typical sky is the mean of. */
@@ -34,8 +36,8 @@ export const OVERCAST_SHARE = 0.25;
 const steps = new WeakMap<Weather, WeatherStep>();
 
 /** Computes the outdoors at an instant; a sun below the horizon leaves nothing. */
-export function momentAt({ atMs, place, timeZone, sky, turbidity, weather }: MomentQuestion): Moment {
-  const date = civilDateOf(atMs, timeZone);
+export function momentAt({ atMs, place, timeZone, date: known, sky, turbidity, weather }: MomentQuestion): Moment {
+  const date = known ?? civilDateOf(atMs, timeZone);
   const sun = sunPosition(atMs, place);
   const at = { month: date.month, sunAzimuthDeg: sun.azimuthDeg, sunElevationDeg: sun.elevationDeg };
   if (sun.elevationDeg <= 0) return { ...at, dni: 0, dhi: 0, skyShape: OVERCAST_SKY };
