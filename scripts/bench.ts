@@ -1,9 +1,11 @@
 /** npm run bench: how long answers take and how that grows, with ratios; nothing here passes or fails. */
 import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
 import { Answerer, type HomeFacts } from '@dulvan/core';
+import { build } from 'esbuild';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { sailLoft } from '../server/src/demo/sail-loft';
 import misspellings from '../catalogue/src/misspellings.fixture.json';
 import { startServer } from '../server/src';
@@ -46,6 +48,24 @@ function benchAnswers(): void {
   line('a plant moved', median(['sill-4', 'cab-top-2', 'rack-low-2', 'galley-top', 'galley-sill-c'].map((spotId) => timed(() => answerer.answer({ ...sailLoft, plants: sailLoft.plants.map((plant, i) => (i === 0 ? { ...plant, spotId } : plant)) }, YEAR)))), warm);
   line('all spots ranked for one plant', median(Array.from({ length: 5 }, () => timed(() => answerer.rank(sailLoft, sailLoft.plants[0]!, YEAR)))), warm);
   line('the wash over the loft’s plan (70 points)', timed(() => answerer.wash(sailLoft, 'loft', YEAR)), warm);
+}
+
+/** Asks a worker of bundled code, as the browser's is, and hears one message a figure. */
+async function benchWorker(): Promise<void> {
+  console.log('\nOne worker, code bundled as for the browser: 4 rooms, 8 windows, 120 spots, 40 lamps, a year of quarter hours');
+  const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-bench-'));
+  const outfile = path.join(folder, 'worker.mjs');
+  await build({ entryPoints: [path.join(__dirname, 'bench-worker.ts')], bundle: true, platform: 'node', format: 'esm', outfile, logLevel: 'error' });
+  await new Promise<void>((resolve, reject) => {
+    const worker = new Worker(outfile);
+    worker.on('message', ({ what, value, unit, ratio }: { what: string; value: number; unit: 'ms' | 'MB'; ratio?: number }) => {
+      if (unit === 'ms') line(what, value, ratio === undefined ? undefined : value / ratio);
+      else console.log(`${what.padEnd(58)} ${value.toFixed(0).padStart(9)} MB`);
+    });
+    worker.on('error', reject);
+    worker.on('exit', () => resolve());
+  });
+  rmSync(folder, { recursive: true, force: true });
 }
 
 function benchSearch(): void {
@@ -91,6 +111,7 @@ async function benchApi(): Promise<void> {
 
 async function main(): Promise<void> {
   console.log(`Node.js ${process.version}`);
+  await benchWorker();
   benchAnswers();
   benchSearch();
   await benchApi();

@@ -1,7 +1,8 @@
+import fc from 'fast-check';
 import { yearTargets, type Target, type Taxon } from '../plant';
 import { shade } from '../home/small-home.fixture';
 import type { Condition } from './condition';
-import { fitMonth, fitYear, trapezoid, wholeScore } from './index';
+import { fitMonth, fitYear, trapezoid, wholeOfMonth, wholeScore } from './index';
 
 const taxon: Taxon = {
   ...shade,
@@ -80,5 +81,23 @@ describe('a year of troubles', () => {
   it('has none where all is right', () => {
     const months = Array.from({ length: 12 }, (_, i) => fitMonth(targetOf(plant, taxon, i + 1, 50), condition({}, i + 1)));
     expect(fitYear(months)).toMatchObject({ troubles: [], limiting: null, whole: 1 });
+  });
+});
+
+describe('the whole of a month alone', () => {
+  it('is what the month’s fit says, whatever the place', () => {
+    const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.record({ dli: amount(40), peakPpfd: amount(2000), sunHoursLikely: amount(12), dayH: amount(24), longestNightH: amount(24), airMovement: fc.constantFrom('still', 'gentle', 'brisk') }),
+        fc.record({ dayC: amount(40), nightC: amount(35), dayRh: amount(100), nightRh: amount(100) }),
+        fc.integer({ min: 1, max: 12 }),
+        (given, air, month) => {
+          const target = targetOf(plant, taxon, month, 50);
+          const place = condition({ ...given, air: { month, ...air, basis: 'stated' } } as Partial<Condition>, month);
+          expect(wholeOfMonth(target, place)).toBeCloseTo(fitMonth(target, place).whole, 9);
+        },
+      ),
+    );
   });
 });

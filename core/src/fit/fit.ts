@@ -82,37 +82,53 @@ function severityAbove(value: number, limit: number, danger: number): Severity {
   return value <= limit ? 'fine' : value > danger ? 'danger' : 'short';
 }
 
-function lightFit({ light }: Target, c: Condition): FactorFit {
-  const { survives, thrivesFrom, thrivesTo, scorches, peakPpfd, sunHoursUsed } = light;
-  const score = trapezoid(c.dli, survives / 2, thrivesFrom, thrivesTo, scorches * 1.25);
+const dliScore = ({ light }: Target, { dli }: Condition) => trapezoid(dli, light.survives / 2, light.thrivesFrom, light.thrivesTo, light.scorches * 1.25);
+const peakScoreOf = ({ light }: Target, c: Condition) => trapezoid(c.peakPpfd, 0, 0, light.peakPpfd, light.peakPpfd * 3);
+const sunScoreOf = ({ light }: Target, c: Condition) => trapezoid(c.sunHoursLikely, 0, 0, light.sunHoursUsed, light.sunHoursUsed + 6);
+/** A weak sun burns nothing: hours of it count only where the leaf comes near its peak. */
+const sunCounts = ({ light }: Target, c: Condition) => c.peakPpfd > light.peakPpfd * 0.7;
+
+function lightFit(target: Target, c: Condition): FactorFit {
+  const { survives, thrivesFrom, thrivesTo, scorches, peakPpfd, sunHoursUsed } = target.light;
+  const score = dliScore(target, c);
   const severity = judge(c.dli, thrivesFrom, thrivesTo) === 'right' ? 'fine' : c.dli < survives || c.dli > scorches ? 'danger' : 'short';
   const sameEitherYear = judge(c.dliPoorYear, thrivesFrom, thrivesTo) === judge(c.dliGoodYear, thrivesFrom, thrivesTo);
   let fit = reading('light', 'dli', score, severity, c.dli, thrivesFrom, thrivesTo, sameEitherYear ? 'no' : 'on-the-year');
-  const peakScore = trapezoid(c.peakPpfd, 0, 0, peakPpfd, peakPpfd * 3);
+  const peakScore = peakScoreOf(target, c);
   fit = worse(fit, reading('light', 'peak', peakScore, severityAbove(c.peakPpfd, peakPpfd, peakPpfd * 2), c.peakPpfd, 0, peakPpfd));
-  // A weak sun burns nothing: hours of it count only where the leaf comes near its peak.
-  if (c.peakPpfd > peakPpfd * 0.7) {
-    const sunScore = trapezoid(c.sunHoursLikely, 0, 0, sunHoursUsed, sunHoursUsed + 6);
+  if (sunCounts(target, c)) {
+    const sunScore = sunScoreOf(target, c);
     const sunSeverity = severityAbove(c.sunHoursLikely, sunHoursUsed, sunHoursUsed + 3);
     fit = worse(fit, reading('light', 'direct-sun', sunScore, sunSeverity, c.sunHoursLikely, 0, sunHoursUsed));
   }
   return fit;
 }
 
-function dayLengthFit({ day, phase }: Target, c: Condition): FactorFit {
-  if (phase === 'inducing' && day.kind === 'short') {
+const needsLongNight = ({ day, phase }: Target) => phase === 'inducing' && day.kind === 'short';
+
+function dayLengthScore(target: Target, c: Condition): number {
+  const { day } = target;
+  if (needsLongNight(target)) return trapezoid(c.longestNightH, 21 - day.maxH, 24 - day.maxH, 24, 24);
+  return trapezoid(c.dayH, day.minH - 6, day.minH, day.maxH, day.maxH + 8);
+}
+
+function dayLengthFit(target: Target, c: Condition): FactorFit {
+  const { day } = target;
+  const score = dayLengthScore(target, c);
+  if (needsLongNight(target)) {
     const critical = 24 - day.maxH;
-    const score = trapezoid(c.longestNightH, critical - 3, critical, 24, 24);
     return reading('day-length', 'night-length', score, c.longestNightH < critical ? 'danger' : 'fine', c.longestNightH, critical, 24);
   }
-  const score = trapezoid(c.dayH, day.minH - 6, day.minH, day.maxH, day.maxH + 8);
   const severity = judge(c.dayH, day.minH, day.maxH) === 'right' ? 'fine' : 'short';
   return reading('day-length', 'day-length', score, severity, c.dayH, day.minH, day.maxH);
 }
 
-function warmthFit({ warmth }: Target, { air }: Condition): FactorFit {
+const warmthScore = ({ warmth }: Target, gets: number, from: number, to: number) => trapezoid(gets, Math.min(warmth.lowest, from) - 1, from, to, Math.max(warmth.highest, to) + 1);
+
+function warmthFit(target: Target, { air }: Condition): FactorFit {
+  const { warmth } = target;
   const part = (aspect: 'day' | 'night', gets: number, from: number, to: number) => {
-    const score = trapezoid(gets, Math.min(warmth.lowest, from) - 1, from, to, Math.max(warmth.highest, to) + 1);
+    const score = warmthScore(target, gets, from, to);
     const deadly = gets < warmth.lowest || gets > warmth.highest;
     return reading('warmth', aspect, score, deadly ? 'danger' : judge(gets, from, to) === 'right' ? 'fine' : 'short', gets, from, to);
   };
@@ -122,13 +138,20 @@ function warmthFit({ warmth }: Target, { air }: Condition): FactorFit {
   );
 }
 
-function moistureFit({ moisture }: Target, { air, airMovement }: Condition): FactorFit {
-  // Moist air harms when it stands: moving air raises what is borne.
+/** Moist air harms when it stands: moving air raises what is borne. */
+function moistureTop({ moisture }: Target, { airMovement }: Condition): number {
   const ceiling = airMovement === 'still' ? moisture.tooMoistStill : Math.max(97, moisture.tooMoistStill);
-  const top = Math.max(moisture.thrivesTo, ceiling);
-  const { survives, thrivesFrom } = moisture;
+  return Math.max(moisture.thrivesTo, ceiling);
+}
+
+const moistureScore = ({ moisture }: Target, gets: number, top: number) => trapezoid(gets, moisture.survives - 15, moisture.thrivesFrom, top, top + 20);
+
+function moistureFit(target: Target, c: Condition): FactorFit {
+  const { air } = c;
+  const top = moistureTop(target, c);
+  const { survives, thrivesFrom } = target.moisture;
   const part = (gets: number) => {
-    const score = trapezoid(gets, survives - 15, thrivesFrom, top, top + 20);
+    const score = moistureScore(target, gets, top);
     const harmful = gets < survives || gets > top + 5;
     return reading('moisture', 'humidity', score, harmful ? 'danger' : judge(gets, thrivesFrom, top) === 'right' ? 'fine' : 'short', gets, thrivesFrom, top);
   };
@@ -137,14 +160,32 @@ function moistureFit({ moisture }: Target, { air, airMovement }: Condition): Fac
 
 const MOVEMENT: Record<AirMovement, number> = { still: 0, gentle: 1, brisk: 2 };
 
-function airFit({ air, moisture }: Target, c: Condition): FactorFit {
+/** A draught dries thin leaves further when the air is dry already. */
+const isDraughty = ({ air, moisture }: Target, c: Condition) => air === 'still' && c.airMovement === 'brisk' && c.air.dayRh < moisture.thrivesFrom;
+
+function airScore(target: Target, c: Condition): number {
+  return isDraughty(target, c) ? 0.6 : 1 - 0.4 * Math.max(0, MOVEMENT[target.air] - MOVEMENT[c.airMovement]);
+}
+
+function airFit(target: Target, c: Condition): FactorFit {
   const gets = MOVEMENT[c.airMovement];
-  const wants = MOVEMENT[air];
-  // A draught dries thin leaves further when the air is dry already.
-  const draughty = air === 'still' && gets === 2 && c.air.dayRh < moisture.thrivesFrom;
-  const missing = Math.max(0, wants - gets);
-  const score = draughty ? 0.6 : 1 - 0.4 * missing;
+  const wants = MOVEMENT[target.air];
+  const draughty = isDraughty(target, c);
+  const score = airScore(target, c);
   return reading('air', 'movement', score, score < 1 ? 'short' : 'fine', gets, wants, draughty ? 1 : 2);
+}
+
+/** The whole of a month alone, as `fitMonth` gives it, for ranking hundreds of spots. */
+export function wholeOfMonth(target: Target, c: Condition): number {
+  const { warmth } = target;
+  let light = Math.min(dliScore(target, c), peakScoreOf(target, c));
+  if (sunCounts(target, c)) light = Math.min(light, sunScoreOf(target, c));
+  const day = dayLengthScore(target, c);
+  const warm = Math.min(warmthScore(target, c.air.dayC, warmth.dayFrom, warmth.dayTo), warmthScore(target, c.air.nightC, warmth.nightFrom, warmth.nightTo));
+  const top = moistureTop(target, c);
+  const moist = Math.min(moistureScore(target, c.air.dayRh, top), moistureScore(target, c.air.nightRh, top));
+  const air = airScore(target, c);
+  return SCARCEST_RULES * Math.min(light, day, warm, moist, air) + ((1 - SCARCEST_RULES) * (light + day + warm + moist + air)) / 5;
 }
 
 /** The fit of one target to one condition. */

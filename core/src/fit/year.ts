@@ -24,9 +24,8 @@ export interface YearFit {
   readonly troubles: readonly Trouble[];
 }
 
-/** The year in one number. */
-export function wholeOfYear(months: readonly MonthFit[]): number {
-  const wholes = months.map((month) => month.whole);
+/** The year in one number, from the wholes of its months. */
+export function wholeOfYear(wholes: readonly number[]): number {
   const mean = wholes.reduce((sum, whole) => sum + whole, 0) / wholes.length;
   return (mean + Math.min(...wholes)) / 2;
 }
@@ -36,7 +35,7 @@ export function fitYear(months: readonly MonthFit[]): YearFit {
   const troubles = FACTORS.flatMap((factor) => troublesOf(factor, months)).sort((p, q) => weight(q) - weight(p));
   return {
     months,
-    whole: wholeOfYear(months),
+    whole: wholeOfYear(months.map((month) => month.whole)),
     limiting: troubles[0]?.factor ?? null,
     troubles,
   };

@@ -178,10 +178,16 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
     beamAzimuth: Float32Array.from(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!),
     beamElevation: Float32Array.from(used, (quarter) => elevation[quarter]! / weight[quarter]!),
-    beamEnergy: Float64Array.from(used.flatMap((quarter) => Array.from(energy.subarray(quarter * dayTypes, (quarter + 1) * dayTypes)))),
+    beamEnergy: energyOf(energy, used, dayTypes),
     flux: binned(window.flux, sky, even, pane.months),
     sunFlux,
   };
+}
+
+function energyOf(energy: Float64Array, used: readonly number[], dayTypes: number): Float64Array {
+  const kept = new Float64Array(used.length * dayTypes);
+  used.forEach((quarter, i) => kept.set(energy.subarray(quarter * dayTypes, (quarter + 1) * dayTypes), i * dayTypes));
+  return kept;
 }
 
 function addBeam(target: Float32Array | Float64Array, sky: SkyYear, step: number, coefficient: number): void {

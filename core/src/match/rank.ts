@@ -1,6 +1,6 @@
 /** All spots of a home ranked for one plant, with the reason for each. */
 import type { Plant, Spot } from '../home/facts';
-import { fitMonth, fitYear, wholeOfYear, type Condition, type MonthFit, type Trouble, type YearFit } from '../fit';
+import { fitMonth, fitYear, wholeOfMonth, wholeOfYear, type Condition, type MonthFit, type Trouble, type YearFit } from '../fit';
 import type { Target } from '../plant';
 
 export interface SpotChoice {
@@ -24,21 +24,22 @@ export function fitOfSpot(targets: readonly Target[], conditions: readonly Condi
   return fitYear(monthsOf(targets, conditions));
 }
 
-const known = new WeakMap<readonly Target[], WeakMap<readonly Condition[], MonthFit[]>>();
-
-/** The same targets meet the same conditions at every answer but one: what they gave is remembered as long as both live. */
 function monthsOf(targets: readonly Target[], conditions: readonly Condition[]): MonthFit[] {
+  return conditions.map((condition, i) => fitMonth(targets[i]!, condition));
+}
+
+const known = new WeakMap<readonly Target[], WeakMap<readonly Condition[], number>>();
+
+/** The same targets meet the same conditions at every answer but one: what came of it is remembered as long as both live. */
+function wholeAt(targets: readonly Target[], conditions: readonly Condition[]): number {
   let ofTargets = known.get(targets);
-  if (!ofTargets) {
-    ofTargets = new WeakMap();
-    known.set(targets, ofTargets);
+  if (!ofTargets) known.set(targets, (ofTargets = new WeakMap()));
+  let whole = ofTargets.get(conditions);
+  if (whole === undefined) {
+    whole = wholeOfYear(conditions.map((condition, i) => wholeOfMonth(targets[i]!, condition)));
+    ofTargets.set(conditions, whole);
   }
-  let months = ofTargets.get(conditions);
-  if (!months) {
-    months = conditions.map((condition, i) => fitMonth(targets[i]!, condition));
-    ofTargets.set(conditions, months);
-  }
-  return months;
+  return whole;
 }
 
 function refusalOf(plant: Plant, spot: Spot): SpotChoice['refusal'] {
@@ -56,21 +57,23 @@ export interface RankQuestion {
   readonly plants: readonly Plant[];
 }
 
-function choicesOf({ plant, targets, spots, conditions, plants }: RankQuestion): (SpotChoice & { months: MonthFit[] })[] {
+function choicesOf({ plant, targets, spots, conditions, plants }: RankQuestion): SpotChoice[] {
   return spots
     .flatMap((spot) => {
       const year = conditions.get(spot.id);
       if (!year) return [];
       const occupants = plants.filter((other) => other.spotId === spot.id && other.id !== plant.id).map((other) => other.id);
-      const months = monthsOf(targets, year);
-      return [{ spotId: spot.id, whole: wholeOfYear(months), refusal: refusalOf(plant, spot), occupants, months }];
+      return [{ spotId: spot.id, whole: wholeAt(targets, year), refusal: refusalOf(plant, spot), occupants }];
     })
     .sort((p, q) => rankOf(q) - rankOf(p) || p.spotId.localeCompare(q.spotId));
 }
 
 /** Ranks spots for a plant: those where it can stand first, best fit first, free ones before taken ones on a par. */
 export function rankSpots(question: RankQuestion): RankedSpot[] {
-  return choicesOf(question).map((choice) => ({ ...choice, troubles: fitYear(choice.months).troubles }));
+  return choicesOf(question).map((choice) => {
+    const months = monthsOf(question.targets, question.conditions.get(choice.spotId)!);
+    return { ...choice, months, troubles: fitYear(months).troubles };
+  });
 }
 
 /** The best free spot where a plant can stand, other than its own; null when there is none. */
@@ -78,10 +81,7 @@ export function bestFreeSpot(question: RankQuestion): SpotChoice | null {
   const taken = new Set(question.plants.map((plant) => plant.spotId));
   taken.add(question.plant.spotId);
   const free = question.spots.filter((spot) => !taken.has(spot.id) && refusalOf(question.plant, spot) === null);
-  const [best] = choicesOf({ ...question, spots: free });
-  if (!best) return null;
-  const { months: _months, ...choice } = best;
-  return choice;
+  return choicesOf({ ...question, spots: free })[0] ?? null;
 }
 
 function rankOf({ whole, refusal, occupants }: SpotChoice): number {
