@@ -7,6 +7,7 @@ const SCREENS = [
   '/place/rooms/loft', '/place/windows/east', '/place/stands/rack', '/place/lamps/rack-panel', '/why?figure=dli&spot=bench-1b&month=11',
   '/why?figure=fit&plant=p-moth&month=11', '/settings', '/nowhere', '/catalogue', '/catalogue/euphorbia-trigona',
   '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', '/catalogue/no-label', '/catalogue/knowledge', '/catalogue/own',
+  '/light/day/loft', '/light/year/bench-1b', '/light/beside/sill-2', '/light/tier/rack-2', '/light/reading/sill-2', '/light/readings', '/light/files', '/place/lamps/galley-bar',
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {
@@ -14,7 +15,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     test.use({ colorScheme });
 
     test(`no serious or critical finding on any screen, ${colorScheme}`, async ({ page }) => {
-      test.setTimeout(240_000);
+      test.setTimeout(300_000);
       for (const screen of SCREENS) {
         await page.goto(screen);
         await page.getByRole('heading', { level: 1 }).first().waitFor();

@@ -4,6 +4,7 @@ import type {
   TierField, YearFit,
 } from '@dulvan/core';
 import { useEffect, useState } from 'react';
+import { proxy } from 'comlink';
 import { create } from 'zustand';
 import { answerService } from '../workers/client';
 import { useFacts } from './home';
@@ -13,15 +14,20 @@ interface AnswersState {
   /** The facts they answer. */
   readonly facts: HomeFacts | null;
   readonly working: 'no' | 'yes';
+  /** Share of the present answer that is done, 0..1; null while it has taken no time worth a word. */
+  readonly share: number | null;
   readonly failure: string | null;
   /** Time the last answer took in the worker and on the way, ms. */
   readonly tookMs: number | null;
 }
 
-export const useAnswers = create<AnswersState>(() => ({ answers: null, facts: null, working: 'no', failure: null, tookMs: null }));
+export const useAnswers = create<AnswersState>(() => ({ answers: null, facts: null, working: 'no', share: null, failure: null, tookMs: null }));
 
 /** The year that is shown. */
 export const YEAR = new Date().getFullYear();
+
+/** Progress is shown for what takes longer than this. */
+const SHOWN_AFTER_MS = 300;
 
 let waiting: HomeFacts | null = null;
 let busy = false;
@@ -35,14 +41,17 @@ async function answerNewest(): Promise<void> {
     waiting = null;
     const startedMs = performance.now();
     try {
-      const answers = await answerService().answer(facts, YEAR);
+      const report = proxy((share: number) => {
+        if (performance.now() - startedMs > SHOWN_AFTER_MS) useAnswers.setState({ share });
+      });
+      const answers = await answerService().answer(facts, YEAR, report);
       useAnswers.setState({ answers, facts, failure: null, tookMs: performance.now() - startedMs });
     } catch (error) {
       useAnswers.setState({ failure: error instanceof Error ? error.message : String(error) });
     }
   }
   busy = false;
-  useAnswers.setState({ working: 'no' });
+  useAnswers.setState({ working: 'no', share: null });
 }
 
 /** Keeps the answers in step with the facts; used once, by the shell. */

@@ -50,6 +50,7 @@ function Places({ path }: { readonly path: string }) {
   const ink = useInk();
   const wide = useIsWide();
   const working = useAnswers((state) => state.working);
+  const share = useAnswers((state) => state.share);
   return (
     <View
       role="navigation"
@@ -80,7 +81,7 @@ function Places({ path }: { readonly path: string }) {
         );
       })}
       <View role="status" aria-live="polite" style={{ position: 'absolute', left: wide ? SPACE.m : undefined, right: wide ? undefined : SPACE.s, top: wide ? undefined : -26, bottom: wide ? SPACE.m : undefined }}>
-        {working === 'yes' ? <Small>Working …</Small> : null}
+        {working === 'yes' ? <Small>{share === null ? 'Working …' : `Working … ${Math.round(share * 100)} %`}</Small> : null}
       </View>
     </View>
   );

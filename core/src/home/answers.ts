@@ -62,6 +62,9 @@ export function leafPlaceOf(scene: Scene, { spot, room, leaf, tierHeightM }: Pla
   return { room: roomScene, leaf, neighbours: neighboursOf(roomScene.crowns, spot.id, leaf, tierHeightM, scene.plantsAt.get(spot.id) ?? []) };
 }
 
+/** So many spots are worked out between two reports of progress. */
+const SPOTS_A_REPORT = 4;
+
 /** Answers questions about homes, remembering geometry and skies between them: a curtain or a lamp moved costs little. */
 export class Answerer {
   readonly lit: LitHome;
@@ -73,9 +76,12 @@ export class Answerer {
     this.lit = new LitHome(knowledge);
   }
 
-  /** Everything about a home in a year (docs/measured.md tells how long that takes). */
-  answer(facts: HomeFacts, year: number): HomeAnswers {
-    const { spots, readings } = this.spotAnswers(facts, year);
+  /**
+   * Everything about a home in a year (docs/measured.md tells how long that takes).
+   * @param onShare hears now and then which share of the spots is done, 0..1
+   */
+  answer(facts: HomeFacts, year: number, onShare?: (share: number) => void): HomeAnswers {
+    const { spots, readings } = this.spotAnswers(facts, year, undefined, onShare);
     const conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]));
     const plants = facts.plants.map((plant): PlantAnswer => {
       const targets = this.targetsOf(facts, plant);
@@ -147,7 +153,7 @@ export class Answerer {
   }
 
   /** Readings against the model, and what they correct at each spot, or at one. */
-  private spotAnswers(facts: HomeFacts, year: number, only?: string): { spots: SpotAnswer[]; readings: ComparedReading[] } {
+  private spotAnswers(facts: HomeFacts, year: number, only?: string, onShare?: (share: number) => void): { spots: SpotAnswer[]; readings: ComparedReading[] } {
     const scene = sceneOf(facts, this.knowledge);
     const sky = this.lit.sky(facts, year);
     const all = placedSpots(facts);
@@ -155,7 +161,8 @@ export class Answerer {
     const readings = comparedReadings({ lit: this.lit, knowledge: this.knowledge, scene, sky, placeOf: (spot) => leafPlaceOf(scene, spot) });
     const homeKey = JSON.stringify([facts.home.latitude, facts.home.longitude, facts.home.timeZone, facts.circuits.map(({ name: _name, ...circuit }) => circuit)]);
     const airKeys = new Map(facts.rooms.map((room) => [room.id, airKeyOf(homeKey, room, facts.air.filter((statement) => statement.roomId === room.id))]));
-    const spots = (only === undefined ? all : all.filter((spot) => spot.spot.id === only)).map((spot) => {
+    const spots = (only === undefined ? all : all.filter((spot) => spot.spot.id === only)).map((spot, i) => {
+      if (onShare && i % SPOTS_A_REPORT === 0) onShare(i / all.length);
       const place = leafPlaceOf(scene, spot);
       const { key, year: bare } = this.lit.daylight(scene, place, sky);
       const bareLamps = this.lit.lampsAt(scene, place, sky);
