@@ -22,9 +22,12 @@ const VIEWS = [
   ['add-plant', '/plants/add', PHONE, 'light', async (page) => page.getByLabel('What is it called?').fill('spathifilum')],
   ['edit-wide', '/place/windows/gable', WIDE, 'light'],
   ['why', '/why?figure=dli&spot=bench-1b&month=11', PHONE, 'light'],
-  ['settings', '/settings', PHONE, 'light'],
+  ['room-day-wide', '/light/day/loft', WIDE, 'light', async (page) => page.getByText('Its patch on the floor').waitFor({ timeout: 30_000 })],
+  ['light-year', '/light/year/sill-2', PHONE, 'light'],
+  ['tier', '/light/tier/rack-2', PHONE, 'light'],
   ['taxon', '/catalogue/schlumbergera-truncata', PHONE, 'light', async (page) => page.getByText('Its year, full grown, in this home').scrollIntoViewIfNeeded()],
   ['compare', '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', PHONE, 'light'],
+  ['reading', '/light/reading/sill-2', PHONE, 'light', async (page) => { await page.getByLabel('The meter shows').fill('4200'); await page.getByTestId('compared').waitFor({ timeout: 30_000 }); }],
   ['no-label', '/catalogue/no-label', PHONE, 'light', async (page) => page.getByRole('checkbox', { name: 'Fronds that unroll' }).click()],
   ['catalogue-wide', '/catalogue/hoya-carnosa', WIDE, 'light'],
 ];

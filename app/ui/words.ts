@@ -194,3 +194,11 @@ export function weatherName({ weathers, home }: HomeFacts): string {
   const [file] = weathers;
   return file ? `file of ${file.name} (${file.years})` : (knowledge.climate(home.climateId)?.name.toLowerCase() ?? 'not chosen, a middling one assumed');
 }
+
+const DAY_MS = 86_400_000;
+
+/** How long ago an instant was, in days. */
+export function ageOf(atMs: number): string {
+  const days = Math.floor((Date.now() - atMs) / DAY_MS);
+  return days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
+}

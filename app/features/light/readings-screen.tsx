@@ -7,7 +7,7 @@ import { Button, TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
-import { count, spotPlace } from '../../ui/words';
+import { ageOf, count, spotPlace } from '../../ui/words';
 import { READING_UNIT_WORD, SKY_WORD } from './reading-words';
 
 export function ReadingsScreen() {
@@ -38,13 +38,6 @@ export function ReadingsScreen() {
   );
 }
 
-const DAY_MS = 86_400_000;
-
-function age(atMs: number): string {
-  const days = Math.floor((Date.now() - atMs) / DAY_MS);
-  return days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
-}
-
 interface RowGiven {
   readonly facts: HomeFacts;
   readonly reading: Reading;
@@ -64,7 +57,7 @@ function ReadingRow({ facts, reading, compared, standsOut }: RowGiven) {
     <View style={{ borderTopWidth: 1, borderColor: line, paddingVertical: SPACE.s, flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
       <View style={{ flex: 1, opacity: withdrawn ? 0.65 : 1 }}>
         <Strong>{`${what} · ${spotPlace(facts, reading.spotId)}`}</Strong>
-        <Small>{`${when}, ${age(reading.atMs)}; ${SKY_WORD[reading.sky].toLowerCase()}${reading.sky === 'dark' ? '' : `, lamps ${reading.lamps}, curtains ${reading.curtains === 'as-programmed' ? 'as planned' : reading.curtains}`}${reading.outdoorValue === null ? '' : `, outdoors ${reading.outdoorValue}`}`}</Small>
+        <Small>{`${when}, ${ageOf(reading.atMs)}; ${SKY_WORD[reading.sky].toLowerCase()}${reading.sky === 'dark' ? '' : `, lamps ${reading.lamps}, curtains ${reading.curtains === 'as-programmed' ? 'as planned' : reading.curtains}`}${reading.outdoorValue === null ? '' : `, outdoors ${reading.outdoorValue}`}`}</Small>
         {withdrawn ? <Small>{`Withdrawn on ${reading.withdrawnOn}: it corrects nothing.`}</Small> : compared ? <Body>{`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed ${compared.of === 'lamps' ? 'lamp light' : 'daylight'}`}</Body> : <Small>Corrects nothing: no such light is computed there.</Small>}
         {standsOut === 'yes' && !withdrawn ? <Small style={{ color: danger }}>! It stands out from the others and from the model. Was it shaded, or the sky other than said?</Small> : null}
       </View>

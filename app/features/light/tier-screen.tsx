@@ -14,8 +14,9 @@ import { FONT, SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { clock, hours, length, mol, monthName, plantName } from '../../ui/words';
+import { hours, length, mol, monthName, plantName } from '../../ui/words';
 import { typedNumber } from '../place/form-values';
+import { LampHours } from '../rooms/lamp-hours';
 import { useMonth } from '../rooms/use-month';
 import { NotHere } from '../shell/not-here';
 
@@ -66,7 +67,7 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
         </Button>
       </Row>
       {circuits.map((circuit) => (
-        <Body key={circuit.id}>{`${circuit.name}: ${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}, ${hours((circuit.offMinute - circuit.onMinute) / 60)}`}</Body>
+        <LampHours key={circuit.id} circuit={circuit} month={month} />
       ))}
       <Small>Hang nothing over people or pots without a second hold, keep cables in a drip loop and away from splashes, and load no socket beyond its rating: labels, your local code and a licensed electrician rule.</Small>
     </>

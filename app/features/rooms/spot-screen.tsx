@@ -12,7 +12,7 @@ import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { brightness, commonName, count, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
+import { ageOf, brightness, commonName, count, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
 import { NotHere } from '../shell/not-here';
 import { useMonth } from './use-month';
 
@@ -42,7 +42,7 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
             <LightYearChart conditions={answer.conditions} />
           </Suspense>
           <MonthSlider month={month} onMonth={setMonth} />
-          <Corrected answer={answer} />
+          <Corrected facts={facts} answer={answer} month={month} />
           <MonthFigures condition={answer.conditions[month - 1]!} spotId={spot.id} />
         </>
       ) : (
@@ -102,19 +102,28 @@ function MonthFigures({ condition, spotId }: { readonly condition: Condition; re
 
 const SHOWN = 6;
 
-/** What readings have changed here, before and after. */
-function Corrected({ answer }: { readonly answer: SpotAnswer }) {
+/** What readings have changed here: before, after, and how old they are. */
+function Corrected({ facts, answer, month }: { readonly facts: HomeFacts; readonly answer: SpotAnswer; readonly month: number }) {
   const { correction } = answer;
   if (!correction) return null;
+  const { dli, shares } = answer.conditions[month - 1]!;
+  const lamps = Object.values(shares.lamps).reduce((sum, part) => sum + part, 0);
+  const daylight = dli - lamps - shares.roomLight;
+  const before = daylight / (correction.daylight?.factor ?? 1) + lamps / (correction.lamps?.factor ?? 1) + shares.roomLight;
   const words = (name: string, given: NonNullable<SpotAnswer['correction']>['daylight']) =>
-    given ? `${name} as measured: ${given.factor.toFixed(2)} times the computed, within ${Math.round(given.doubt * 100)} %, from ${count(given.readings.length, 'reading')}.` : null;
+    given
+      ? `${name} as measured: ${given.factor.toFixed(2)} times the computed, within ${Math.round(given.doubt * 100)} %, from ${count(given.readings.length, 'reading')}${given.spread === null ? '' : ` that differ by ${Math.round(given.spread * 100)} %`}, the newest ${ageOf(newest(facts, given.readings.map((entry) => entry.readingId)))}.`
+      : null;
   return (
     <View style={{ gap: 2 }}>
       {[words('Daylight', correction.daylight), words('Lamp light', correction.lamps)].map((line) => (line ? <Body key={line}>{line}</Body> : null))}
+      <Small testID="before-readings">{`${monthName(month)}: ${mol(before)} mol a day as computed, ${mol(dli)} with readings.`}</Small>
       <TextLink href="/light/readings">Its readings</TextLink>
     </View>
   );
 }
+
+const newest = (facts: HomeFacts, ids: readonly string[]) => Math.max(...facts.readings.filter((reading) => ids.includes(reading.id)).map((reading) => reading.atMs));
 
 function LightLinks({ spotId }: { readonly spotId: string }) {
   return (

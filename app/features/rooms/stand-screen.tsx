@@ -1,19 +1,20 @@
 /** A stand seen along its length: tiers, lamps, plants, and the lamps' hours at hand. */
-import type { Circuit, HomeFacts, Stand } from '@dulvan/core';
+import type { HomeFacts, Stand } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { useAnswers } from '../../state/answers';
-import { useFacts, useHome } from '../../state/home';
-import { Button, RowLink, TextLink } from '../../ui/button';
+import { useFacts } from '../../state/home';
+import { RowLink, TextLink } from '../../ui/button';
 import { FitMark } from '../../ui/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
-import { Row, TwoPanes } from '../../ui/page';
+import { TwoPanes } from '../../ui/page';
 import { FONT, SPACE } from '../../ui/theme';
-import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { Body, Heading, Small, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { clock, mol, monthName, plantName } from '../../ui/words';
+import { mol, monthName, plantName } from '../../ui/words';
 import { NotHere } from '../shell/not-here';
+import { LampHours } from './lamp-hours';
 import { useMonth } from './use-month';
 
 export function StandScreen({ standId }: { readonly standId: string }) {
@@ -82,46 +83,6 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
     </>
   );
   return <TwoPanes first={first} second={second} />;
-}
-
-const STEP_MINUTES = 30;
-
-/** A timer's hours, by half hours; each step is tried out at once. */
-function LampHours({ circuit, month }: { readonly circuit: Circuit; readonly month: number }) {
-  const tryOut = useHome((state) => state.tryOut);
-  const set = (onMinute: number, offMinute: number) => {
-    if (onMinute < 0 || offMinute > 1440 || offMinute <= onMinute) return;
-    tryOut(`${circuit.name}: ${clock(onMinute)} to ${clock(offMinute)}`, [
-      { list: 'circuits', id: circuit.id, after: { ...circuit, months: [...circuit.months], onMinute, offMinute } },
-    ]);
-  };
-  const runs = circuit.months.includes(month);
-  return (
-    <View style={{ gap: SPACE.xs }} role="group" aria-label={circuit.name}>
-      <Strong>
-        {circuit.name}: {((circuit.offMinute - circuit.onMinute) / 60).toFixed(1)} h a day
-      </Strong>
-      {runs ? null : <Small>It does not run in {monthName(month)}.</Small>}
-      <Row>
-        <Small style={{ width: 64 }}>On {clock(circuit.onMinute)}</Small>
-        <Button label={`${circuit.name} on earlier`} onPress={() => set(circuit.onMinute - STEP_MINUTES, circuit.offMinute)}>
-          Earlier
-        </Button>
-        <Button label={`${circuit.name} on later`} onPress={() => set(circuit.onMinute + STEP_MINUTES, circuit.offMinute)}>
-          Later
-        </Button>
-      </Row>
-      <Row>
-        <Small style={{ width: 64 }}>Off {clock(circuit.offMinute)}</Small>
-        <Button label={`${circuit.name} off earlier`} onPress={() => set(circuit.onMinute, circuit.offMinute - STEP_MINUTES)}>
-          Earlier
-        </Button>
-        <Button label={`${circuit.name} off later`} onPress={() => set(circuit.onMinute, circuit.offMinute + STEP_MINUTES)}>
-          Later
-        </Button>
-      </Row>
-    </View>
-  );
 }
 
 interface ElevationGiven {
