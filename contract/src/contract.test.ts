@@ -125,3 +125,38 @@ describe('the grower’s own knowledge at the edge', () => {
     expect(factSchemas.corrections.safeParse({ ...correction, value: 99 }).error!.issues[0]!.message).toBe('From 0.2 to 40 mol a day.');
   });
 });
+
+describe('facts of light', () => {
+  const { photometries, weathers, readings, obstructions } = factSchemas;
+  const photometry = { id: 'f', homeId: 'h', name: 'Bar', lumens: 100, powerW: 5, lengthM: 0.5, breadthM: 0.1, planes: [0, 90], angles: [0, 45, 90], candela: [3, 2, 0, 3, 1, 0] };
+  const weather = { id: 'w', homeId: 'h', name: 'Station', latitude: 50, longitude: 0, elevationM: 5, utcOffsetH: 1, years: '2019', hours: '0'.repeat(8760 * 12) };
+  const reading = { id: 'm', homeId: 'h', spotId: 's', atMs: 1, value: 100, unit: 'lux', sky: 'clear', outdoorValue: null, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null };
+
+  it('a distribution has one intensity for each plane and angle, both rising', () => {
+    expect(photometries.safeParse(photometry).success).toBe(true);
+    expect(issues(photometries.safeParse({ ...photometry, candela: [1, 2] }))).toEqual(['candela: One intensity for each plane and angle.']);
+    expect(issues(photometries.safeParse({ ...photometry, angles: [0, 90, 45] }))).toEqual(['angles: Angles must rise.']);
+    expect(issues(photometries.safeParse({ ...photometry, candela: [3, 2, 0, 3, 1, -1] }))[0]).toContain('From 0 to');
+  });
+
+  it('a year of weather has all its hours and nothing else in them', () => {
+    expect(weathers.safeParse(weather).success).toBe(true);
+    expect(issues(weathers.safeParse({ ...weather, hours: '0'.repeat(12) }))[0]).toContain('8760 hours');
+    expect(weathers.safeParse({ ...weather, hours: 'g'.repeat(8760 * 12) }).success).toBe(false);
+  });
+
+  it('a reading has a value, a unit and a sky that are known', () => {
+    expect(readings.safeParse(reading).success).toBe(true);
+    expect(readings.safeParse({ ...reading, value: -1 }).success).toBe(false);
+    expect(readings.safeParse({ ...reading, unit: 'stops' }).success).toBe(false);
+    expect(readings.safeParse({ ...reading, sky: 'nice' }).success).toBe(false);
+    expect(readings.safeParse({ ...reading, withdrawnOn: 'today' }).success).toBe(false);
+  });
+
+  it('what stands outside lies between bearings, below the zenith', () => {
+    const tree = { id: 'o', roomId: 'r', name: 'Tree', kind: 'deciduous', fromBearing: 350, toBearing: 20, heightDeg: 30, reflectance: 0.1, leafMonths: [5, 6] };
+    expect(obstructions.safeParse(tree).success).toBe(true);
+    expect(issues(obstructions.safeParse({ ...tree, heightDeg: 95 }))).toEqual(['heightDeg: From 1 to 85 degrees.']);
+    expect(obstructions.safeParse({ ...tree, leafMonths: [5, 5] }).success).toBe(false);
+  });
+});

@@ -23,6 +23,24 @@ function asVersion1(): unknown {
   return { ...bundle, version: 1, homes: [{ ...lists, home: oldHome, plants: [plant] }] };
 }
 
+/** As the second version wrote it: no light outside the window's own words, no readings, no files. */
+function asVersion2(): unknown {
+  const { obstructions: _outside, blocks: _blocks, photometries: _files, weathers: _weathers, readings: _readings, home, ...lists } = bundle.homes[0]!;
+  const { snowMonths: _snow, ...oldHome } = home;
+  const room = { id: 'r', homeId: 'h', name: 'Room', widthM: 4, depthM: 3, heightM: 2.5, wallABearing: 0, floorReflectance: 0.3, wallReflectance: 0.6, ceilingReflectance: 0.8, airMovement: 'gentle', insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1 };
+  const window = { id: 'w', roomId: 'r', name: 'Window', side: 'a', offsetM: 1, insetM: 0, sillM: 0.9, widthM: 1, heightM: 1, slopeDeg: 90, glazingId: 'double', frameShare: 0.1, dirtShare: 0.1, curtainId: 'none', curtainMonths: [1], curtainFromMinute: 0, curtainToMinute: 60, outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.1, groundReflectance: 0.2 };
+  return { ...bundle, version: 2, homes: [{ ...lists, home: oldHome, rooms: [room], windows: [window] }] };
+}
+
+it('of the second version is read, its windows without reveal, overhang or second curtain', () => {
+  const read = readBundle(JSON.stringify(asVersion2()));
+  if (!read.ok) throw new Error(read.message);
+  const [home] = read.bundle.homes;
+  expect(home!.windows[0]).toMatchObject({ revealM: 0, overhangM: 0, secondCurtainId: 'none' });
+  expect(home!.rooms[0]).toMatchObject({ eveningLux: 0 });
+  expect(home).toMatchObject({ readings: [], weathers: [], photometries: [], obstructions: [], blocks: [], home: { snowMonths: [] } });
+});
+
 const reason = (text: string) => {
   const reading = readBundle(text);
   return reading.ok ? 'read' : reading.message;

@@ -56,9 +56,12 @@ function newLamp(tierId: string, circuitId: string, stand: Stand): Lamp {
   };
 }
 
-function newObstruction(roomId: string, bearing: number): Obstruction {
+const NORTHERN_LEAF = [5, 6, 7, 8, 9, 10];
+const SOUTHERN_LEAF = [1, 2, 3, 4, 11, 12];
+
+function newObstruction(facts: HomeFacts, roomId: string, bearing: number): Obstruction {
   const turned = (by: number) => (bearing + by + 360) % 360;
-  return { id: newId(), roomId, name: 'Tree', kind: 'deciduous', fromBearing: turned(-20), toBearing: turned(20), heightDeg: 20, reflectance: 0.1, leafMonths: [5, 6, 7, 8, 9, 10] };
+  return { id: newId(), roomId, name: 'Tree', kind: 'deciduous', fromBearing: turned(-20), toBearing: turned(20), heightDeg: 20, reflectance: 0.1, leafMonths: facts.home.latitude < 0 ? SOUTHERN_LEAF : NORTHERN_LEAF };
 }
 
 function newBlock(roomId: string): Block {
@@ -89,7 +92,7 @@ export function blankFor(facts: HomeFacts, list: FormList, parent: string | null
     case 'windows':
       return room ? newWindow(room.id) : null;
     case 'obstructions':
-      return room ? newObstruction(room.id, room.wallABearing) : null;
+      return room ? newObstruction(facts, room.id, room.wallABearing) : null;
     case 'blocks':
       return room ? newBlock(room.id) : null;
     case 'stands':

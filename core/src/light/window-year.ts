@@ -12,6 +12,9 @@ import type { SpotWindow } from './room';
 /** Beam irradiance from which the sun is said to shine, W m-2. World Meteorological Organization. */
 const SUNSHINE_THRESHOLD = 120;
 
+/** Where trees and crowns leave less of the beam than this, the leaf is said to be in shade. */
+const DISC_SEEN = 0.5;
+
 /** The beam is summed by quarters of an hour for what it gives after reflection, however fine the steps. */
 const QUARTERS = 4;
 
@@ -265,7 +268,7 @@ export function windowYear(
     let brightest = 0;
     for (let type = 0; type < dayTypes; type++) {
       const dni = sky.dni[step * dayTypes + type]!;
-      if (dni * shine > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
+      if (shine >= DISC_SEEN && dni * shine > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
       brightest = Math.max(brightest, dni * onLeaf);
     }
     // Steps come in order of time: another hour, or an earlier part of it, is another day's.
@@ -275,7 +278,7 @@ export function windowYear(
     lastSlot = slot;
     hourSum += (brightest * sky.stepMinutes) / 60;
     sunPeak[bin] = Math.max(sunPeak[bin]!, hourSum);
-    sunHoursPossible[bin]! += hours;
+    if (shine >= DISC_SEEN) sunHoursPossible[bin]! += hours;
     sunHoursLikely[bin]! += hours * sunny;
   }
   const withVeil = (light: DirectLight) => ({ ...binned(light, sky, even, spot.pane.months), veil: light.veil });

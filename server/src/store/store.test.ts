@@ -173,3 +173,33 @@ describe('changes', () => {
     expect(changesBetween(sailLoft, sailLoft)).toEqual([]);
   });
 });
+
+describe('light that was measured or imported', () => {
+  const hours = '00c800640064'.repeat(8760);
+  const weather = { id: 'w-1', homeId: HOME, name: 'Station', latitude: 56, longitude: -3, elevationM: 4, utcOffsetH: 0, years: '2019', hours };
+  const photometry = { id: 'f-1', homeId: HOME, name: 'Bar', lumens: 900, powerW: 9, lengthM: 0.5, breadthM: 0.05, planes: [0], angles: [0, 90], candela: [280, 0] };
+
+  it('is kept with the home, outlives a spot, and comes back with an undo', async () => {
+    const saved = await store.change(HOME, { summary: 'Files', changes: [{ list: 'weathers', id: 'w-1', after: weather }, { list: 'photometries', id: 'f-1', after: photometry }] });
+    const kept = await store.facts(HOME);
+    expect(kept.weathers).toEqual([weather]);
+    expect(kept.photometries).toEqual([photometry]);
+    const reading = kept.readings[0]!;
+    const change: Change[] = [
+      ...kept.plants.filter((each) => each.spotId === reading.spotId).map((each): Change => ({ list: 'plants', id: each.id, after: { ...each, spotId: null } })),
+      { list: 'spots', id: reading.spotId, after: null },
+    ];
+    await store.change(HOME, { summary: 'Spot gone', changes: change });
+    expect((await store.facts(HOME)).readings.map((each) => each.id)).toContain(reading.id);
+    await store.undo(HOME, saved.entry.id);
+    expect(await store.facts(HOME)).toMatchObject({ weathers: [], photometries: [] });
+  });
+
+  it('is held to one year of weather a home, and to files that are there', async () => {
+    const two = await refusal(store.change(HOME, { summary: 'Two', changes: [{ list: 'weathers', id: 'w-1', after: weather }, { list: 'weathers', id: 'w-2', after: { ...weather, id: 'w-2' } }] }));
+    expect(two.status).toBe(413);
+    const lamp = sailLoft.lamps[0]!;
+    const stray = await refusal(store.change(HOME, { summary: 'Stray', changes: [{ list: 'lamps', id: lamp.id, after: { ...lamp, photometryId: 'gone' } }] }));
+    expect(stray.refusal.problems[0]).toMatchObject({ list: 'lamps', field: 'photometryId' });
+  });
+});
