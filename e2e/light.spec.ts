@@ -132,3 +132,20 @@ test('reads a lamp file, hangs it on a lamp, and writes it out again', async ({ 
   await page.goto('/light/files');
   await expect(page.getByText(/used by Galley bar$/)).toBeVisible();
 });
+
+test('draws a spot along its stand and sees its light follow, before it is kept', async ({ page }) => {
+  await page.goto('/spots/bench-1a');
+  await expect(page.getByTestId('figure-dli')).toHaveText(/[\d.]+ mol/);
+  const before = await page.getByTestId('figure-dli').textContent();
+  const slider = page.getByRole('slider', { name: 'From its end toward wall D' });
+  await slider.scrollIntoViewIfNeeded();
+  const box = (await slider.boundingBox())!;
+  await page.mouse.move(box.x + box.width * 0.2, box.y + box.height / 2);
+  await page.mouse.down();
+  for (let share = 0.2; share < 0.75; share += 0.05) await page.mouse.move(box.x + box.width * share, box.y + box.height / 2);
+  await page.mouse.up();
+  await expect(page.getByRole('region', { name: 'Not kept yet' })).toContainText('along');
+  await expect(page.getByTestId('figure-dli')).not.toHaveText(before!);
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect(page.getByTestId('figure-dli')).toHaveText(before!);
+});

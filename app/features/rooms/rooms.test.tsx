@@ -55,6 +55,17 @@ describe('a spot', () => {
   });
 });
 
+describe('a spot’s place', () => {
+  it('is drawn along its stand, and tried before it is kept', async () => {
+    await open(<SpotScreen spotId="dim" />);
+    fireEvent(screen.getByLabelText('From its end toward wall D'), 'layout', { nativeEvent: { layout: { width: 200 } } });
+    fireEvent(screen.getByLabelText('From its end toward wall D'), 'responderMove', { nativeEvent: { locationX: 60 } });
+    await settled();
+    expect(useHome.getState().trial?.changes[0]).toMatchObject({ list: 'spots', id: 'dim', after: { alongM: 0.3, acrossM: 0.2 } });
+    expect(screen.getByText('From its end toward wall D: 30 cm of 1 m')).toBeTruthy();
+  });
+});
+
 describe('what would do best at a spot', () => {
   it('counts the grower’s own taxa and corrections in', async () => {
     const ofOwn = (figure: 'light.thrivesFrom' | 'light.survives' | 'light.thrivesTo' | 'light.scorches', value: number) =>

@@ -14,6 +14,7 @@ import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { ageOf, brightness, commonName, count, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
 import { NotHere } from '../shell/not-here';
+import { SpotPlace } from './spot-place';
 import { useMonth } from './use-month';
 
 const LightYearChart = lazy(() => import('./light-year-chart'));
@@ -60,6 +61,7 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
         </RowLink>
       ))}
       <LightLinks spotId={spot.id} />
+      <SpotPlace facts={facts} spot={spot} stand={stand} />
       {answer ? <WouldDoWell facts={facts} spotId={spot.id} month={month} /> : null}
     </>
   );

@@ -1,0 +1,37 @@
+/** Where a spot lies on its stand: drawn along two lines with a finger, and its figures follow. */
+import type { HomeFacts, Spot, Stand } from '@dulvan/core';
+import { View } from 'react-native';
+import { useHome } from '../../state/home';
+import { useUnits } from '../../state/settings';
+import { SPACE } from '../../ui/theme';
+import { StepSlider } from '../../ui/step-slider';
+import { Heading, Small } from '../../ui/type';
+import { length } from '../../ui/words';
+
+const CM_PER_M = 100;
+
+export function SpotPlace({ facts, spot, stand }: { readonly facts: HomeFacts; readonly spot: Spot; readonly stand: Stand }) {
+  const tryOut = useHome((state) => state.tryOut);
+  const units = useUnits();
+  const move = (given: Partial<Spot>) => {
+    const after = { ...spot, ...given };
+    tryOut(`${spot.name} ${length(after.alongM, units)} along, ${length(after.acrossM, units)} across ${stand.name}`, [{ list: 'spots', id: spot.id, after }]);
+  };
+  const room = facts.rooms.find((candidate) => candidate.id === stand.roomId);
+  const ways = [
+    { name: 'From its end toward wall D', field: 'alongM', at: spot.alongM, most: stand.widthM },
+    { name: 'From its edge toward wall A', field: 'acrossM', at: spot.acrossM, most: stand.depthM },
+  ] as const;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>Its place on the stand</Heading>
+      <Small>{`Draw it along ${stand.name}${room ? ` in the ${room.name.toLowerCase()}` : ''}: its light follows. Nothing is stored until you keep it.`}</Small>
+      {ways.map(({ name, field, at, most }) => (
+        <View key={field}>
+          <Small>{`${name}: ${length(at, units)} of ${length(most, units)}`}</Small>
+          <StepSlider label={name} value={Math.round(at * CM_PER_M)} most={Math.round(most * CM_PER_M)} words={length(at, units)} onValue={(cm) => move({ [field]: cm / CM_PER_M })} />
+        </View>
+      ))}
+    </View>
+  );
+}
