@@ -3,17 +3,11 @@ import { knowledge } from '@dulvan/catalogue';
 import { Answerer, type HomeFacts } from '@dulvan/core';
 import { parentPort } from 'node:worker_threads';
 import { benchHome } from './bench-home';
+import { median, timed } from './timing';
 
 const YEAR = 2026;
 const DRAG_STEPS = 8;
 
-function timed(work: () => unknown): number {
-  const startedMs = performance.now();
-  work();
-  return performance.now() - startedMs;
-}
-
-const median = (values: number[]) => [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)]!;
 const tell = (what: string, value: number, unit: 'ms' | 'MB', base?: number) => parentPort!.postMessage({ what, value, unit, ...(base === undefined ? {} : { ratio: value / base }) });
 
 const home = benchHome();

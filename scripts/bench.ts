@@ -9,16 +9,9 @@ import { Worker } from 'node:worker_threads';
 import { sailLoft } from '../server/src/demo/sail-loft';
 import misspellings from '../catalogue/src/misspellings.fixture.json';
 import { startServer } from '../server/src';
+import { median, timed } from './timing';
 
 const YEAR = 2026;
-
-function timed(work: () => unknown): number {
-  const startedMs = performance.now();
-  work();
-  return performance.now() - startedMs;
-}
-
-const median = (values: number[]) => [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)]!;
 
 function line(what: string, ms: number, base?: number): void {
   const ratio = base === undefined ? '' : `   x ${(ms / base).toFixed(2)}`;

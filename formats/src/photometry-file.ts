@@ -3,27 +3,14 @@ import { fluxOf, type Photometry } from '@dulvan/core';
 import { MOST_INTENSITIES } from '@dulvan/contract';
 import { Broken } from './reading';
 
-/** What a file tells of a lamp; a home and a key make it a fact. */
+/** What a file tells of a lamp; a home and a key make it a fact. Lumens and watts are 0 where it does not say. */
 export type PhotometryReading = Omit<Photometry, 'id' | 'homeId'>;
 
 /** Most planes and angles that are read. */
 export const MOST_ANGLES = 361;
 
-/** The parts of a distribution as measured. */
-export interface Measured {
-  readonly name: string;
-  /** 0 where the file does not say. */
-  readonly lumens: number;
-  readonly powerW: number;
-  readonly lengthM: number;
-  readonly breadthM: number;
-  readonly planes: readonly number[];
-  readonly angles: readonly number[];
-  readonly candela: readonly number[];
-}
-
 /** Checks a distribution and puts in the flux that its intensities add up to where the file states none. */
-export function finished(measured: Measured, line: number, remarks: string[]): PhotometryReading {
+export function finished(measured: PhotometryReading, line: number, remarks: string[]): PhotometryReading {
   const { planes, angles, candela } = measured;
   if (candela.length > MOST_INTENSITIES) throw new Broken(line, `${candela.length} intensities; at most ${MOST_INTENSITIES} are read.`);
   const flux = fluxOf(measured);

@@ -1,5 +1,5 @@
 /** The daylight at a spot at one instant, part by part. */
-import { coarsened } from '../sky';
+import { coarsened, type Moment } from '../sky';
 import { RADIANS } from '../units';
 import { clearWay, directionInRoom, dot, type Occluder, type Vec } from '../room';
 import { whereThrough, type Coefficients } from './coefficients';
@@ -9,18 +9,6 @@ import type { SpotWindow } from './room';
 
 /** How the sun's reflected light is told: by the exact outline of its patch, or between directions traced before, which is quick. */
 export type SunPatch = 'exact' | 'between-nodes';
-
-/** The outdoors at an instant. Irradiances in W m-2 (or any unit: what comes out is in the same). */
-export interface OutdoorInstant {
-  /** Month (1..12), for snow and leaves. */
-  readonly month: number;
-  readonly dni: number;
-  readonly dhi: number;
-  /** Radiance of each node of the fine net per unit of `dhi`. */
-  readonly skyShape: Float64Array;
-  readonly sunAzimuthDeg: number;
-  readonly sunElevationDeg: number;
-}
 
 /** Where the light of a spot came from outdoors. */
 export interface OriginParts {
@@ -63,7 +51,7 @@ export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, occluders: 
 export function instantLight(
   spot: SpotWindow,
   receiver: Receiver,
-  outdoors: OutdoorInstant,
+  outdoors: Moment,
   { straight, spread }: Passage = OPEN_PASSAGE,
   occluders: readonly Occluder[] = [],
   sunPatch: SunPatch = 'exact',
@@ -97,7 +85,7 @@ export function instantLight(
   };
 }
 
-function skyOf({ sky, net }: Coefficients, { skyShape, dhi }: OutdoorInstant): number {
+function skyOf({ sky, net }: Coefficients, { skyShape, dhi }: Moment): number {
   const shape = net.count === skyShape.length ? skyShape : coarsened(skyShape);
   let sum = 0;
   for (let node = 0; node < sky.length; node++) sum += sky[node]! * shape[node]!;

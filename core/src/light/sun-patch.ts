@@ -1,7 +1,7 @@
 /** The sun's patch: the outline of the beam of a window on a room's faces or on a level plane. */
 import type { Room } from '../home/facts';
 import { firstBetween, type Occluder } from '../room/occluder';
-import { configurationFactor, type Rectangle } from '../room/rectangle';
+import { clipToPlane, configurationFactor, type Rectangle } from '../room/rectangle';
 import { dot, minus, plus, times, vec, type Vec } from '../room/vector';
 import type { Enclosure } from './enclosure';
 import { litPart, type LitPart, type Pane, type Receiver } from './pane';
@@ -19,33 +19,19 @@ function litCorners(pane: Pane, toSun: Vec): Vec[] {
   return [at(u0, v0), at(u1, v0), at(u1, v1), at(u0, v1)];
 }
 
-/** A polygon cut to the side of a plane where (p - origin) . normal is not negative. Sutherland and Hodgman 1974. */
-function cut(polygon: readonly Vec[], origin: Vec, normal: Vec): Vec[] {
-  const kept: Vec[] = [];
-  for (let i = 0; i < polygon.length; i++) {
-    const p = polygon[i]!;
-    const q = polygon[(i + 1) % polygon.length]!;
-    const here = dot(minus(p, origin), normal);
-    const there = dot(minus(q, origin), normal);
-    if (here >= 0) kept.push(p);
-    if (here >= 0 !== there >= 0) kept.push(plus(p, times(minus(q, p), here / (here - there))));
-  }
-  return kept;
-}
-
 function cutToRectangle(polygon: readonly Vec[], { corner, edgeU, edgeV, sizeU, sizeV }: Rectangle): Vec[] {
   const far = plus(corner, plus(times(edgeU, sizeU), times(edgeV, sizeV)));
-  let cutDown = cut(polygon, corner, edgeU);
-  cutDown = cut(cutDown, corner, edgeV);
-  cutDown = cut(cutDown, far, times(edgeU, -1));
-  return cut(cutDown, far, times(edgeV, -1));
+  let cutDown = clipToPlane(polygon, corner, edgeU);
+  cutDown = clipToPlane(cutDown, corner, edgeV);
+  cutDown = clipToPlane(cutDown, far, times(edgeU, -1));
+  return clipToPlane(cutDown, far, times(edgeV, -1));
 }
 
 /** The beam's outline on a plane: each corner carried along the beam; corners behind the plane are cut away first. */
 function carried(corners: readonly Vec[], origin: Vec, normal: Vec, toSun: Vec): Vec[] {
   const slope = dot(toSun, normal);
   if (slope <= 1e-9) return [];
-  return cut(corners, origin, normal).map((p) => minus(p, times(toSun, dot(minus(p, origin), normal) / slope)));
+  return clipToPlane(corners, origin, normal).map((p) => minus(p, times(toSun, dot(minus(p, origin), normal) / slope)));
 }
 
 /** The surfaces that a patch of sun may fall on. */

@@ -30,7 +30,7 @@ export function corners(r: Rectangle): Vec[] {
  * Source: Lambert's formula; Siegel and Howell, Thermal Radiation Heat Transfer, ch. 5.
  */
 export function configurationFactor(polygon: readonly Vec[], point: Vec, normal: Vec): number {
-  const visible = clipAbovePlane(polygon, point, normal);
+  const visible = clipToPlane(polygon, point, normal);
   if (visible.length < 3) return 0;
   const arms = visible.map((corner) => minus(corner, point));
   let sum = 0;
@@ -87,7 +87,7 @@ function edgeTerm(px: number, py: number, pz: number, qx: number, qy: number, qz
 }
 
 /** The part of a polygon that lies on the side of a plane to which `normal` points. Sutherland and Hodgman 1974. */
-function clipAbovePlane(polygon: readonly Vec[], point: Vec, normal: Vec): Vec[] {
+export function clipToPlane(polygon: readonly Vec[], point: Vec, normal: Vec): Vec[] {
   const kept: Vec[] = [];
   for (let i = 0; i < polygon.length; i++) {
     const p = polygon[i]!;

@@ -8,11 +8,13 @@ import { sunsetAngle, type Weather, type WeatherStep } from './year';
 export const SKY_KINDS = ['typical', 'clear', 'overcast'] as const;
 export type SkyKind = (typeof SKY_KINDS)[number];
 
-/** What is outdoors at an instant, as `instantLight` asks for it. */
+/** The outdoors at an instant. Irradiances in W m-2 (or any unit: what is computed from them is in the same). */
 export interface Moment {
+  /** Month (1..12), for snow and leaves. */
   readonly month: number;
   readonly dni: number;
   readonly dhi: number;
+  /** Radiance of each node of the fine net per unit of `dhi`. */
   readonly skyShape: Float64Array;
   readonly sunAzimuthDeg: number;
   readonly sunElevationDeg: number;
