@@ -4,7 +4,7 @@ import type { Condition, YearFit } from '../fit';
 import { circuitHours } from '../lamp';
 import { bestFreeSpot, fitOfSpot, rankSpots, type RankedSpot, type SpotChoice } from '../match';
 import { yearTargets, type Target } from '../plant';
-import { neighboursOf, placedSpots, vec, type PlacedSpot } from '../room';
+import { enclosuresOf, neighboursOf, placedSpots, vec, type PlacedSpot } from '../room';
 import { MOL_PER_UMOL_HOUR } from '../units';
 import { conditionOf, dimmed, meanDli } from './conditions';
 import type { AirStatement, HomeFacts, Plant } from './facts';
@@ -59,7 +59,8 @@ export function planGrid(room: { readonly widthM: number; readonly depthM: numbe
 /** A spot's leaves with the neighbours that stand in their light. */
 export function leafPlaceOf(scene: Scene, { spot, room, leaf, tierHeightM }: PlacedSpot): LeafPlace {
   const roomScene = scene.rooms.get(room.id)!;
-  return { room: roomScene, leaf, neighbours: neighboursOf(roomScene.crowns, spot.id, leaf, tierHeightM, scene.plantsAt.get(spot.id) ?? []) };
+  const crowns = neighboursOf(roomScene.crowns, spot.id, leaf, tierHeightM, scene.plantsAt.get(spot.id) ?? []);
+  return { room: roomScene, leaf, neighbours: [...crowns, ...enclosuresOf(scene.facts.rooms, room.id, null)] };
 }
 
 /** So many spots are worked out between two reports of progress. */

@@ -16,7 +16,7 @@ import {
 } from '../light';
 import { lampPpfd } from '../lamp';
 import { seasonalMonth } from '../plant';
-import { UP, movedOccluder, plus, vec, type Occluder, type Vec } from '../room';
+import { UP, enclosuresOf, movedOccluder, plus, vec, type Occluder, type Vec } from '../room';
 import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
 import { dimmed, type LitLamp } from './conditions';
 import type { HomeFacts } from './facts';
@@ -152,7 +152,7 @@ export class LitHome {
     const outer = room.room.insideRoomId === null ? undefined : scene.rooms.get(room.room.insideRoomId);
     if (!outer) return null;
     const { insideXM: x, insideYM: y, insideZM: z } = room.room;
-    return { room: outer, leaf: plus(leaf, vec(x, y, z)), neighbours: [...room.solids, ...neighbours].map((occluder) => movedOccluder(occluder, x, y, z)) };
+    return { room: outer, leaf: plus(leaf, vec(x, y, z)), neighbours: [...[...room.solids, ...neighbours].map((occluder) => movedOccluder(occluder, x, y, z)), ...enclosuresOf(scene.facts.rooms, outer.room.id, room.room.id)] };
   }
 
   private placeKey({ leaf, neighbours }: LeafPlace): string {

@@ -106,6 +106,20 @@ describe('a tall neighbour', () => {
   });
 });
 
+describe('a cabinet in the room', () => {
+  const shell = (shellTransmittance: number, given: object = {}): HomeFacts => ({ ...smallHome, rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance, insideXM: 0.2, insideYM: 2, insideZM: 0, heightM: 2, widthM: 0.9, ...given } : room)) });
+  const dimmest = (facts: HomeFacts) => dli('dim', 6, { ...facts, lamps: [] });
+
+  it('dims what stands behind it, a wooden one more than a glazed one', () => {
+    expect(dimmest(shell(0.8))).toBeLessThan(dimmest(shell(1)));
+    expect(dimmest(shell(0))).toBeLessThan(dimmest(shell(0.8)));
+  });
+
+  it('does not stand in its own light', () => {
+    expect(dli('boxed', 6, shell(0.8)) / dli('boxed', 6, shell(1))).toBeCloseTo(0.8, 6);
+  });
+});
+
 describe('the room’s own light', () => {
   it('lengthens the day of what stands in it and counts in its light', () => {
     const lit: HomeFacts = { ...smallHome, rooms: smallHome.rooms.map((room) => ({ ...room, eveningLux: 136, eveningFromMinute: 1080, eveningToMinute: 1380 })) };

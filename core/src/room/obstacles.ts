@@ -73,3 +73,20 @@ export function neighboursOf(crowns: readonly Crown[], spotId: string, leaf: { x
     return [{ ...occluder, z0: Math.max(occluder.z0, top) }];
   });
 }
+
+/** A shell that lets less than this through is taken for solid. */
+const SOLID_SHELL = 0.02;
+
+/**
+ * Cabinets, tents and domes that stand in a room, as they dim what is behind them: a way straight through passes the shell
+ * twice.
+ * @param exceptId an enclosure whose own light is asked for
+ */
+export function enclosuresOf(rooms: HomeFacts['rooms'], roomId: string, exceptId: string | null): Occluder[] {
+  return rooms
+    .filter((room) => room.insideRoomId === roomId && room.id !== exceptId && room.shellTransmittance < 1)
+    .map(({ insideXM, insideYM, insideZM, widthM, depthM, heightM, shellTransmittance }) => ({
+      ...solidBox(insideXM, insideYM, insideZM, widthM, depthM, heightM),
+      extinction: shellTransmittance < SOLID_SHELL ? Infinity : (-2 * Math.log(shellTransmittance)) / ((widthM + depthM) / 2),
+    }));
+}
