@@ -8,7 +8,7 @@ test('exports everything, takes the home out, imports it again: the same home', 
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export everything' }).click();
   const file = await (await downloading).path();
-  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'dulvan-bundle', version: 2 });
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'dulvan-bundle', version: 3 });
   await page.getByRole('button', { name: 'Take out The sail loft' }).click();
   await page.getByRole('button', { name: 'Yes, take out The sail loft' }).click();
   await expect(page.getByRole('radio', { name: 'The sail loft' })).toBeHidden();

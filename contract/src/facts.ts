@@ -294,7 +294,7 @@ export const readingSchema = z.strictObject({
   unit: z.enum(READING_UNITS),
   sky: z.enum(READING_SKIES),
   outdoorValue: within(0.01, 200_000, '').nullable(),
-  curtains: z.enum(['as-programmed', 'open', 'shut']),
+  curtains: z.enum(['open', 'shut']),
   lamps: z.enum(['on', 'off']),
   note,
   withdrawnOn: isoDate.nullable(),

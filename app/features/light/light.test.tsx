@@ -16,7 +16,7 @@ import { TakeReading } from './take-reading';
 import { TierScreen } from './tier-screen';
 
 const reading = (given: Partial<Reading>): Reading => ({
-  id: 'm', homeId: 'h', spotId: 'bright', atMs: Date.UTC(2026, 5, 21, 11), value: 100, unit: 'ppfd', sky: 'clear', outdoorValue: null, curtains: 'as-programmed', lamps: 'off', note: '', withdrawnOn: null, ...given,
+  id: 'm', homeId: 'h', spotId: 'bright', atMs: Date.UTC(2026, 5, 21, 11), value: 100, unit: 'ppfd', sky: 'clear', outdoorValue: null, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null, ...given,
 });
 
 /** What the screen asked to store; the server is not there in these tests. */

@@ -57,7 +57,7 @@ function ReadingRow({ facts, reading, compared, standsOut }: RowGiven) {
     <View style={{ borderTopWidth: 1, borderColor: line, paddingVertical: SPACE.s, flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
       <View style={{ flex: 1, opacity: withdrawn ? 0.65 : 1 }}>
         <Strong>{`${what} · ${spotPlace(facts, reading.spotId)}`}</Strong>
-        <Small>{`${when}, ${ageOf(reading.atMs)}; ${SKY_WORD[reading.sky].toLowerCase()}${reading.sky === 'dark' ? '' : `, lamps ${reading.lamps}, curtains ${reading.curtains === 'as-programmed' ? 'as planned' : reading.curtains}`}${reading.outdoorValue === null ? '' : `, outdoors ${reading.outdoorValue}`}`}</Small>
+        <Small>{`${when}, ${ageOf(reading.atMs)}; ${SKY_WORD[reading.sky].toLowerCase()}${reading.sky === 'dark' ? '' : `, lamps ${reading.lamps}, curtains ${reading.curtains}`}${reading.outdoorValue === null ? '' : `, outdoors ${reading.outdoorValue}`}`}</Small>
         {withdrawn ? <Small>{`Withdrawn on ${reading.withdrawnOn}: it corrects nothing.`}</Small> : compared ? <Body>{`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed ${compared.of === 'lamps' ? 'lamp light' : 'daylight'}`}</Body> : <Small>Corrects nothing: no such light is computed there.</Small>}
         {standsOut === 'yes' && !withdrawn ? <Small style={{ color: danger }}>! It stands out from the others and from the model. Was it shaded, or the sky other than said?</Small> : null}
       </View>

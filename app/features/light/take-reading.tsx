@@ -1,5 +1,5 @@
 /** Takes a reading of a light meter at a spot: a number, the sky, and it is kept; what it changes is shown before. */
-import { READING_UNITS, type HomeFacts, type Reading, type ReadingSky, type ReadingUnit, type Spot } from '@dulvan/core';
+import { READING_UNITS, civilDateOf, startOfCivilDay, type HomeFacts, type Reading, type ReadingSky, type ReadingUnit, type Spot } from '@dulvan/core';
 import { readingSchema } from '@dulvan/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -46,7 +46,7 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
   const [refusal, setRefusal] = useState<string | null>(null);
   const [asked, setAsked] = useState<'no' | 'yes'>('no');
   const lampsHere = facts.lamps.length > 0;
-  const given: Draft = { value: '', unit: lastUnit(facts), sky: 'overcast', curtains: 'as-programmed', lamps: 'off', ago: '0', outdoor: '', note: '', ...draft };
+  const given: Draft = { value: '', unit: lastUnit(facts), sky: 'overcast', curtains: curtainsNow(facts, spot, startedMs), lamps: 'off', ago: '0', outdoor: '', note: '', ...draft };
   const set = (field: string, value: string) => put(key, { ...given, [field]: value });
   const value = typedNumber(given.value!);
   const outdoor = given.outdoor!.trim() === '' ? null : typedNumber(given.outdoor!);
@@ -96,11 +96,11 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
       {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
       {asked === 'yes' && valueError ? <Small style={{ color: danger }}>✕ Type what the meter shows first.</Small> : null}
       <Rule />
-      <Small>Taken now, curtains as planned for this time, lamps off. Where it was otherwise:</Small>
+      <Small>Taken now, curtains as planned for this hour, lamps off. Where it was otherwise:</Small>
       {sky === 'dark' ? null : (
         <>
           <Strong>Curtains</Strong>
-          <Choices label="Curtains" value={given.curtains!} onValue={(next) => set('curtains', next)} choices={[{ value: 'as-programmed', word: 'As planned now' }, { value: 'open', word: 'All open' }, { value: 'shut', word: 'All shut' }]} />
+          <Choices label="Curtains" value={given.curtains!} onValue={(next) => set('curtains', next)} choices={[{ value: 'open', word: 'Open' }, { value: 'shut', word: 'Shut' }]} />
           {lampsHere ? (
             <>
               <Strong>Lamps</Strong>
@@ -114,6 +114,23 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
       <Choices label="When" value={given.ago!} onValue={(next) => set('ago', next)} choices={AGO.map((minutes) => ({ value: String(minutes), word: minutes === 0 ? 'Now' : minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago` }))} />
     </Page>
   );
+}
+
+/** Whether any curtain that dims a spot is planned to be shut now. */
+function curtainsNow(facts: HomeFacts, spot: Spot, atMs: number): Reading['curtains'] {
+  const stand = facts.stands.find((candidate) => candidate.id === facts.tiers.find((tier) => tier.id === spot.tierId)?.standId);
+  const own = facts.rooms.find((room) => room.id === stand?.roomId);
+  const date = civilDateOf(atMs, facts.home.timeZone);
+  const minute = (atMs - startOfCivilDay(date, facts.home.timeZone)) / 60_000;
+  const shut = facts.windows
+    .filter((window) => window.roomId === (own?.insideRoomId ?? own?.id))
+    .some((window) =>
+      [
+        [window.curtainId, window.curtainMonths, window.curtainFromMinute, window.curtainToMinute] as const,
+        [window.secondCurtainId, window.secondCurtainMonths, window.secondCurtainFromMinute, window.secondCurtainToMinute] as const,
+      ].some(([id, months, from, to]) => id !== 'none' && months.includes(date.month) && minute >= from && minute < to),
+    );
+  return shut ? 'shut' : 'open';
 }
 
 /** The unit of the last reading, since a grower has one meter. */

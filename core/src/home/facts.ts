@@ -360,7 +360,8 @@ export interface Reading {
   readonly sky: ReadingSky;
   /** What the same meter showed outdoors on open level ground, or null. */
   readonly outdoorValue: number | null;
-  readonly curtains: 'as-programmed' | 'open' | 'shut';
+  /** As they hung when it was taken, whatever the programme says since. */
+  readonly curtains: 'open' | 'shut';
   readonly lamps: 'on' | 'off';
   readonly note: string;
   /** YYYY-MM-DD; a withdrawn reading stays in the record and corrects nothing. */

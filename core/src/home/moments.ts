@@ -32,7 +32,7 @@ export interface SpotMoment {
   /** Minutes after local midnight. */
   readonly minute: number;
   /** As the curtains' programme says at that minute, or all open, or all shut. */
-  readonly curtains: Reading['curtains'];
+  readonly curtains: 'as-programmed' | Reading['curtains'];
   readonly lamps: 'as-programmed' | 'on' | 'off';
   /** Quick where many instants are asked for. */
   readonly sunPatch?: SunPatch;

@@ -13,7 +13,7 @@ const at = (spotId: string, facts: HomeFacts = smallHome) => answerer.answer(fac
 const dli = (spotId: string, month: number, facts: HomeFacts = smallHome) => at(spotId, facts).conditions[month - 1]!.dli;
 
 const reading = (given: Partial<Reading>): Reading => ({
-  id: 'm', homeId: 'h', spotId: 'bright', atMs: Date.UTC(2026, 5, 21, 11), value: 100, unit: 'ppfd', sky: 'clear', outdoorValue: null, curtains: 'as-programmed', lamps: 'off', note: '', withdrawnOn: null, ...given,
+  id: 'm', homeId: 'h', spotId: 'bright', atMs: Date.UTC(2026, 5, 21, 11), value: 100, unit: 'ppfd', sky: 'clear', outdoorValue: null, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null, ...given,
 });
 const withReadings = (...readings: Reading[]): HomeFacts => ({ ...smallHome, readings });
 
@@ -62,6 +62,12 @@ describe('a reading', () => {
     expect(correction!.lamps!.factor).toBeLessThan(0.85);
     expect(conditions[0]!.shares.sky).toBeCloseTo(before.sky, 9);
     expect(conditions[0]!.shares.lamps.l! / before.lamps.l!).toBeCloseTo(correction!.lamps!.factor, 9);
+  });
+
+  it('taken with open curtains is not held against curtains that were hung since', () => {
+    const home = withReadings(reading({ value: computed * 1.2 }));
+    const shut: HomeFacts = { ...home, windows: home.windows.map((window) => ({ ...window, curtainId: 'blackout' })) };
+    expect(at('bright', shut).correction!.daylight!.factor).toBeCloseTo(at('bright', home).correction!.daylight!.factor, 9);
   });
 
   it('withdrawn corrects nothing and stays in the record', () => {

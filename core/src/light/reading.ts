@@ -28,7 +28,7 @@ export const MODEL_DOUBT = 0.35;
 const OUTLIER_AT = 2.5;
 
 /** Factors beyond these are held: something other than the model is wrong. */
-export const FACTOR_LIMITS = { from: 0.1, to: 10 } as const;
+export const FACTOR_LIMITS = { from: 0.3, to: 3.3 } as const;
 
 /**
  * Least squares on the logarithms of the ratios, weighted by nearness over doubt squared, with the model itself as one

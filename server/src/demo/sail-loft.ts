@@ -103,7 +103,7 @@ export const sailLoft: HomeFacts = {
     lamp({ id: 'galley-bar', circuitId: 'galley-timer', tierId: 'galley-shelf-1', name: 'Galley bar', form: 'bar', ppf: 80, powerW: 36, spectrum: 'white-warm', lengthM: 0.03, breadthM: 0.9, alongM: 0.17, acrossM: 0.6, aboveM: 0.5 }),
     lamp({ id: 'cabinet-low-bar', circuitId: 'cabinet-timer', tierId: 'cabinet-1', name: 'Cabinet low bar', form: 'bar', ppf: 60, powerW: 26, lengthM: 0.7, breadthM: 0.03, alongM: 0.43, acrossM: 0.2, aboveM: 0.52 }),
     lamp({ id: 'bench-lamp', circuitId: 'bench-timer', tierId: 'bench-1', name: 'Bench lamp', form: 'panel', ppf: 230, powerW: 95, lengthM: 1, breadthM: 0.3, alongM: 0.75, acrossM: 0.35, aboveM: 0.9 }),
-    lamp({ id: 'cabinet-bar', circuitId: 'cabinet-timer', tierId: 'cabinet-2', name: 'Cabinet bar', form: 'bar', ppf: 85, powerW: 36, lengthM: 0.7, breadthM: 0.03, alongM: 0.43, acrossM: 0.2, aboveM: 0.55 }),
+    lamp({ id: 'cabinet-bar', circuitId: 'cabinet-timer', tierId: 'cabinet-2', name: 'Cabinet bar', form: 'bar', ppf: 70, powerW: 36, lengthM: 0.7, breadthM: 0.03, alongM: 0.43, acrossM: 0.2, aboveM: 0.55 }),
   ],
   plants: [
     plant({ id: 'p-jade', homeId, taxonId: 'crassula-ovata', name: 'Old jade', spotId: 'galley-sill-a', potCm: 18, heightCm: 40 }),
@@ -143,8 +143,8 @@ export const sailLoft: HomeFacts = {
   photometries: [],
   weathers: [],
   readings: [
-    { id: 'm-1', homeId, spotId: 'sill-2', atMs: Date.UTC(2026, 9, 4, 11, 20), value: 84, unit: 'ppfd', sky: 'overcast', outdoorValue: 410, curtains: 'as-programmed', lamps: 'off', note: '', withdrawnOn: null },
-    { id: 'm-2', homeId, spotId: 'sill-2', atMs: Date.UTC(2026, 9, 18, 12, 5), value: 4300, unit: 'lux', sky: 'overcast', outdoorValue: 21500, curtains: 'as-programmed', lamps: 'off', note: '', withdrawnOn: null },
+    { id: 'm-1', homeId, spotId: 'sill-2', atMs: Date.UTC(2026, 9, 4, 11, 20), value: 84, unit: 'ppfd', sky: 'overcast', outdoorValue: 410, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null },
+    { id: 'm-2', homeId, spotId: 'sill-2', atMs: Date.UTC(2026, 9, 18, 12, 5), value: 4300, unit: 'lux', sky: 'overcast', outdoorValue: 21500, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null },
     { id: 'm-3', homeId, spotId: 'rack-mid-1', atMs: Date.UTC(2026, 10, 2, 20, 40), value: 11200, unit: 'lux', sky: 'dark', outdoorValue: null, curtains: 'shut', lamps: 'on', note: '', withdrawnOn: null },
   ],
   air: [
