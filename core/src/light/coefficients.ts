@@ -58,16 +58,24 @@ export function addDirectLight(
   const { corner, edgeU, edgeV, normal: out } = opening;
   const { point, normal } = receiver;
   const near = distanceTo(opening, point);
-  // The rim of a ring of obstructions runs in a curve over the pane: smaller cells follow it.
-  const fine = pane.outside.kind === 'ring' ? { ...fineness, least: fineness.least * 4 } : fineness;
-  const cellsU = cellCount(opening.sizeU, near, fineness);
-  const rows = rowsOf(pane, point, near, fine);
+  // The rim of a ring of obstructions, or of houses by bearing, runs in a curve over the pane: smaller cells follow it.
+  const curved = pane.outside.kind === 'ring' || pane.horizon.length > 0;
+  const fine = curved ? { ...fineness, least: fineness.least * 4 } : fineness;
   const between = occluders.filter((occluder) => mayHide(occluder, opening, point));
+  const away = aheadOfPoint(opening, point);
+  const clear = clearPart(pane, point, away);
+  const hasReveal = pane.revealM > 0;
+  // A curtain hangs on the room's side of the reveal and fills the whole opening.
+  if (hasReveal) result.veil += share * veilOf(opening, receiver, between, near, fineness);
+  if (clear.u1 <= clear.u0 || clear.v1 <= clear.v0) return;
+  const cellsU = cellCount(clear.u1 - clear.u0, near, fineness);
+  const rows = rowsOf(pane, point, away, near, clear, fine);
+  const width = (clear.u1 - clear.u0) / cellsU;
   for (let i = 0; i < cellsU; i++) {
-    const u = ((i + 0.5) / cellsU) * opening.sizeU;
+    const u = clear.u0 + (i + 0.5) * width;
     for (const row of rows) {
-      const area = (opening.sizeU / cellsU) * opening.sizeV * row.share * share;
-      const v = row.middle * opening.sizeV;
+      const area = width * row.height * share;
+      const v = row.middle;
       const dx = corner.x + edgeU.x * u + edgeV.x * v - point.x;
       const dy = corner.y + edgeU.y * u + edgeV.y * v - point.y;
       const dz = corner.z + edgeU.z * u + edgeV.z * v - point.z;
@@ -81,17 +89,57 @@ export function addDirectLight(
         view *= clearWay(between, point.x, point.y, point.z, point.x + dx, point.y + dy, point.z + dz);
         if (view === 0) continue;
       }
-      result.veil += view / Math.PI;
-      const x = dx / distance;
-      const y = dy / distance;
-      const z = dz / distance;
-      if (pane.revealM > 0) {
-        litPart(part, pane, x, y, z);
-        if (u < part.u0 || u > part.u1 || v < part.v0 || v > part.v1) continue;
-      }
-      addBeyond(result, pane, x, y, z, v, view * pane.glass(cosGlass) * pane.clearShare);
+      if (!hasReveal) result.veil += view / Math.PI;
+      addBeyond(result, pane, dx / distance, dy / distance, dz / distance, v, view * pane.glass(cosGlass) * pane.clearShare);
     }
   }
+}
+
+/** How far a point lies from an opening's plane, on its room's side, m. */
+function aheadOfPoint({ corner, normal }: Rectangle, point: Vec): number {
+  return (corner.x - point.x) * normal.x + (corner.y - point.y) * normal.y + (corner.z - point.z) * normal.z;
+}
+
+/** The part of an opening through which a point sees the glass at the end of its reveal: the glass, drawn nearer by perspective. */
+function clearPart({ opening, revealM }: Pane, point: Vec, away: number): LitPart {
+  const { corner, edgeU, edgeV, sizeU, sizeV } = opening;
+  if (revealM === 0 || away <= 0) return { u0: 0, u1: sizeU, v0: 0, v1: sizeV };
+  const dx = point.x - corner.x;
+  const dy = point.y - corner.y;
+  const dz = point.z - corner.z;
+  const atU = dx * edgeU.x + dy * edgeU.y + dz * edgeU.z;
+  const atV = dx * edgeV.x + dy * edgeV.y + dz * edgeV.z;
+  const nearer = away / (away + revealM);
+  return {
+    u0: Math.max(0, atU * (1 - nearer)),
+    u1: Math.min(sizeU, atU + (sizeU - atU) * nearer),
+    v0: Math.max(0, atV * (1 - nearer)),
+    v1: Math.min(sizeV, atV + (sizeV - atV) * nearer),
+  };
+}
+
+/** Configuration factor of a whole opening, less what occluders hide. */
+function veilOf(opening: Rectangle, { point, normal }: Receiver, between: readonly Occluder[], near: number, fineness: Fineness): number {
+  const across = cellCount(opening.sizeU, near, fineness);
+  const up = cellCount(opening.sizeV, near, fineness);
+  const area = (opening.sizeU * opening.sizeV) / (across * up);
+  const { normal: out } = opening;
+  let sum = 0;
+  for (let i = 0; i < across; i++) {
+    for (let j = 0; j < up; j++) {
+      const cell = pointOn(opening, (i + 0.5) / across, (j + 0.5) / up);
+      const dx = cell.x - point.x;
+      const dy = cell.y - point.y;
+      const dz = cell.z - point.z;
+      const square = dx * dx + dy * dy + dz * dz;
+      const here = dx * normal.x + dy * normal.y + dz * normal.z;
+      const glass = dx * out.x + dy * out.y + dz * out.z;
+      if (here <= 0 || glass <= 0) continue;
+      const way = between.length > 0 ? clearWay(between, point.x, point.y, point.z, cell.x, cell.y, cell.z) : 1;
+      sum += (here * glass * area * way) / (Math.PI * square * square);
+    }
+  }
+  return sum;
 }
 
 /** Heights on the opening from which a curtain's share of the sky is told, where an overhang parts them. */
@@ -141,25 +189,28 @@ function cellCount(size: number, near: number, { cellPerDistance, least, most }:
   return Math.max(least, Math.min(most, Math.ceil(size / (cellPerDistance * near))));
 }
 
-/** Rows of cells up the opening, parted at the eye's level and where a row of houses ends, so that no cell sees two things. */
-function rowsOf(pane: Pane, point: Vec, near: number, fineness: Fineness): { middle: number; share: number }[] {
-  const { opening, outside } = pane;
-  const rise = opening.edgeV.z * opening.sizeV;
-  const shareAt = (z: number) => (rise > 1e-9 ? (z - opening.corner.z) / rise : 0);
-  const ahead =
-    (opening.corner.x - point.x) * opening.normal.x +
-    (opening.corner.y - point.y) * opening.normal.y +
-    (opening.corner.z - point.z) * opening.normal.z;
-  const edges = [shareAt(point.z)];
-  if (outside.kind !== 'open') edges.push(shareAt(point.z + outside.tangent * ahead));
-  const cuts = [0, ...edges.filter((edge) => edge > 1e-6 && edge < 1 - 1e-6).sort((p, q) => p - q), 1];
-  const rows: { middle: number; share: number }[] = [];
+/**
+ * Rows of cells up the clear part of an opening, parted at the eye's level, where a row of houses ends and where an
+ * overhang begins, so that no cell sees two things.
+ */
+function rowsOf(pane: Pane, point: Vec, away: number, near: number, clear: LitPart, fineness: Fineness): { middle: number; height: number }[] {
+  const { opening, outside, overhang } = pane;
+  const slope = opening.edgeV.z;
+  const heightAt = (z: number) => (slope > 1e-9 ? (z - opening.corner.z) / slope : clear.v0);
+  const edges = [heightAt(point.z)];
+  if (outside.kind !== 'open') edges.push(heightAt(point.z + outside.tangent * away));
+  if (overhang.depthM > 0 && away > 0) {
+    const slab = opening.corner.z + opening.sizeV * slope + overhang.aboveM;
+    edges.push(heightAt(point.z + ((slab - point.z) * away) / (away + overhang.depthM)));
+  }
+  const cuts = [clear.v0, ...edges.filter((edge) => edge > clear.v0 + 1e-6 && edge < clear.v1 - 1e-6).sort((p, q) => p - q), clear.v1];
+  const rows: { middle: number; height: number }[] = [];
   for (let i = 0; i + 1 < cuts.length; i++) {
     const from = cuts[i]!;
     const whole = cuts[i + 1]! - from;
     const least = Math.ceil(fineness.least / (cuts.length - 1));
-    const count = cellCount(opening.sizeV * whole, near, { ...fineness, least });
-    for (let j = 0; j < count; j++) rows.push({ middle: from + ((j + 0.5) * whole) / count, share: whole / count });
+    const count = cellCount(whole, near, { ...fineness, least });
+    for (let j = 0; j < count; j++) rows.push({ middle: from + ((j + 0.5) * whole) / count, height: whole / count });
   }
   return rows;
 }

@@ -310,7 +310,7 @@ function latticeOf(face: Rectangle, { u, v }: Lines): Lattice {
 }
 
 /** Points along each edge of a piece by which the shade of something that hides a part of it is told. */
-const SHADE_POINTS = 3;
+const SHADE_POINTS = 5;
 
 /**
  * The share of each piece that is left in view: a piece whose corners are all behind one solid thing is hidden, since
