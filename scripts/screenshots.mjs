@@ -27,7 +27,7 @@ const VIEWS = [
   ['tier', '/light/tier/rack-2', PHONE, 'light'],
   ['taxon', '/catalogue/schlumbergera-truncata', PHONE, 'light', async (page) => page.getByText('Its year, full grown, in this home').scrollIntoViewIfNeeded()],
   ['compare', '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', PHONE, 'light'],
-  ['reading', '/light/reading/sill-2', PHONE, 'light', async (page) => { await page.getByLabel('The meter shows').fill('4200'); await page.getByTestId('compared').waitFor({ timeout: 30_000 }); }],
+  ['reading', '/light/reading/rack-mid-1', PHONE, 'light', async (page) => { await page.getByLabel('The meter shows').fill('10600'); await page.getByRole('radio', { name: 'Dark: lamps alone' }).click(); await page.getByTestId('compared').waitFor({ timeout: 30_000 }); }],
   ['no-label', '/catalogue/no-label', PHONE, 'light', async (page) => page.getByRole('checkbox', { name: 'Fronds that unroll' }).click()],
   ['catalogue-wide', '/catalogue/hoya-carnosa', WIDE, 'light'],
 ];
