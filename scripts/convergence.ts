@@ -21,13 +21,13 @@ const { spot, surface } = DEFAULT_RESOLUTION;
 const finer = ({ cellPerDistance, least, most }: typeof spot) => ({ cellPerDistance: cellPerDistance / 2, least: least * 2, most: most * 2 });
 const DEFAULTS: Settings = { name: 'the defaults', resolution: DEFAULT_RESOLUTION, stepMinutes: 15 };
 const DOUBLED: readonly Settings[] = [
-  { ...DEFAULTS, name: 'twice the patches along each edge', resolution: { ...DEFAULT_RESOLUTION, patchesAlong: 14 } },
+  { ...DEFAULTS, name: 'twice the patches along each edge', resolution: { ...DEFAULT_RESOLUTION, patchesAlong: 12 } },
   { ...DEFAULTS, name: 'twice the window cells from spots', resolution: { ...DEFAULT_RESOLUTION, spot: finer(spot) } },
   { ...DEFAULTS, name: 'twice the window cells from surfaces', resolution: { ...DEFAULT_RESOLUTION, surface: finer(surface) } },
   { ...DEFAULTS, name: 'twice the cells of the sun’s patch', resolution: { ...DEFAULT_RESOLUTION, sunCells: 24 } },
   { ...DEFAULTS, name: 'steps of 7.5 minutes', stepMinutes: 7.5 },
   { ...DEFAULTS, name: 'steps of 3.75 minutes', stepMinutes: 3.75 },
-  { name: 'all of them', resolution: { patchesAlong: 14, spot: finer(spot), surface: finer(surface), sunCells: 24 }, stepMinutes: 7.5 },
+  { name: 'all of them', resolution: { patchesAlong: 12, spot: finer(spot), surface: finer(surface), sunCells: 24 }, stepMinutes: 7.5 },
 ];
 
 /** Monthly mean daylight DLI of every spot that is not in a cabinet, mol a day. */

@@ -229,7 +229,7 @@ export function spotWindows(lit: LitRoom, receiver: Receiver, neighbours: readon
     pane: seen.pane,
     direct: directLight(seen.pane, receiver, occluders, lit.resolution.spot),
     reflected: gather(seen.onSurfaces, importance.whole, lit.enclosure),
-    sunReflected: sunReader(seen, importance.whole),
+    sunReflected: sunReader(lit, seen, receiver, occluders, importance),
     sunReflectedExactly: (toSun) => exactSun(lit, seen.pane, receiver, occluders, importance, toSun),
     flux: seen.flux,
   }));
@@ -237,18 +237,46 @@ export function spotWindows(lit: LitRoom, receiver: Receiver, neighbours: readon
 
 const around = emptyAround();
 
-function sunReader(seen: PaneInRoom, importance: Float64Array): (azimuthDeg: number, elevationDeg: number) => number {
+/** A wall this close shows a leaf where on it the sun's patch lies: its outline is then taken exactly, m. */
+const CLOSE_WALL_M = 0.6;
+
+const FIRST_WALL = 2;
+
+/** Reads what a beam gives back between directions that are traced when they are first asked for. */
+function sunReader(lit: LitRoom, seen: PaneInRoom, receiver: Receiver, occluders: readonly Occluder[], importance: Importance): (azimuthDeg: number, elevationDeg: number) => number {
   const read = new Float64Array(SKY_NODES).fill(NaN);
+  const close = lit.enclosure.faces.some((face, index) => index >= FIRST_WALL && distanceFrom(face, receiver.point) < CLOSE_WALL_M);
+  const trace = (node: number) => {
+    if (!close) return weighed(seen.sunFrom(node), importance.whole);
+    const { azimuthDeg, elevationDeg } = nodeDirection(node);
+    const straight = straightFromPatch(lit, seen.pane, receiver, occluders, directionInRoom(lit.room, azimuthDeg, elevationDeg));
+    return straight + weighed(seen.sunFrom(node), importance.byBounces);
+  };
   return (azimuthDeg, elevationDeg) => {
     findAround(around, FINE_NET, azimuthDeg, elevationDeg);
     let sum = 0;
     for (let i = 0; i < 4; i++) {
       const node = around.nodes[i]!;
-      if (Number.isNaN(read[node]!)) read[node] = weighed(seen.sunFrom(node), importance);
+      if (Number.isNaN(read[node]!)) read[node] = trace(node);
       sum += around.shares[i]! * read[node]!;
     }
     return sum;
   };
+}
+
+function distanceFrom({ corner, normal }: Rectangle, point: Vec): number {
+  return (point.x - corner.x) * normal.x + (point.y - corner.y) * normal.y + (point.z - corner.z) * normal.z;
+}
+
+/** What a beam of 1 W m-2 gives straight from its patch, by the patch's exact outline on each face. */
+function straightFromPatch(lit: LitRoom, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], toSun: Vec): number {
+  const n = pane.opening.normal;
+  const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
+  if (cosGlass <= 0) return 0;
+  const passed = pane.glass(cosGlass) * pane.clearShare;
+  let straight = 0;
+  for (const { share, view } of sunPolygons(lit, pane, receiver, occluders, toSun)) straight += share * view * passed;
+  return straight;
 }
 
 function weighed({ pieces, irradiances }: SunOnSurfaces, importance: Float64Array): number {
@@ -263,11 +291,5 @@ const EXACT_CELLS = 10;
 /** What comes straight from the sun's patch by its exact outline on each face, what bounces on by cells. */
 function exactSun(lit: LitRoom, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], { byBounces }: Importance, toSun: Vec): number {
   const bounced = weighed(sunOnSurfaces(lit.room, pane, lit.enclosure, EXACT_CELLS, toSun), byBounces);
-  const n = pane.opening.normal;
-  const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
-  if (cosGlass <= 0) return 0;
-  const passed = pane.glass(cosGlass) * pane.clearShare;
-  let straight = 0;
-  for (const { share, view } of sunPolygons(lit, pane, receiver, occluders, toSun)) straight += share * view * passed;
-  return straight + bounced;
+  return straightFromPatch(lit, pane, receiver, occluders, toSun) + bounced;
 }
