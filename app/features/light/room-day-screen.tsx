@@ -2,7 +2,7 @@
 import { DAY_FRAMES, SKY_KINDS, compassWord, type HomeFacts, type Room, type RoomDay, type SkyKind } from '@dulvan/core';
 import { useEffect, useState } from 'react';
 import { AccessibilityInfo, View } from 'react-native';
-import { useRoomDay } from '../../state/answers';
+import { YEAR, useRoomDay } from '../../state/answers';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
@@ -39,7 +39,7 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
   const [frame, setFrame] = useState(FIRST_FRAME);
   const [playing, setPlaying] = useState<'no' | 'yes'>('no');
   const [width, setWidth] = useState(0);
-  const shown = useRoomDay(facts, room.id, { year: new Date().getFullYear(), month, day }, sky);
+  const shown = useRoomDay(facts, room.id, { year: YEAR, month, day }, sky);
   useEffect(() => {
     if (playing === 'no') return undefined;
     const timer = setInterval(() => setFrame((now) => (now + 1) % DAY_FRAMES), FRAME_MS);

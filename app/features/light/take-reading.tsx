@@ -139,7 +139,7 @@ const lastUnit = (facts: HomeFacts): ReadingUnit => [...facts.readings].sort((p,
 function Effect({ facts, reading, spotId }: { readonly facts: HomeFacts; readonly reading: Reading; readonly spotId: string }) {
   const compared = useCompared(facts, reading);
   const answer = useSpotAnswer(spotId);
-  const month = new Date(reading.atMs).getMonth() + 1;
+  const { month } = civilDateOf(reading.atMs, facts.home.timeZone);
   const spectra = new Set(facts.lamps.map((lamp) => lamp.spectrum));
   return (
     <View style={{ gap: 2, paddingVertical: SPACE.s }}>

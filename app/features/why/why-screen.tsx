@@ -58,8 +58,8 @@ function Lost({ facts, spotId, month }: { readonly facts: HomeFacts; readonly sp
         heading="Straight daylight, lost on the way"
         pairs={[
           pair('To houses, hills, trees and overhangs', outside),
-          pair('To glass, frame, dirt and reveal', glass),
-          pair('To boards, cupboards and neighbours', shade),
+          pair('To glass, frame, dirt, reveal and its cabinet’s shell', glass),
+          pair('To boards, cupboards, cabinets and neighbours', shade),
           pair('To curtains, blinds and films', curtain),
           pair('Arrives straight', arrives),
         ]}

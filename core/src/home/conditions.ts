@@ -24,6 +24,9 @@ let drawnYears: SeededYears | null = null;
 /** Lux of a room's own lamps for each umol m-2 s-1: most are warm white. */
 const ROOM_LIGHT_LUX_PER_PPFD = LUX_PER_PPFD['white-warm'];
 
+/** PPFD of a room's own light after dark at its plants, umol m-2 s-1. */
+export const roomLightPpfd = ({ eveningLux }: Pick<Room, 'eveningLux'>): number => eveningLux / ROOM_LIGHT_LUX_PER_PPFD;
+
 /** Daylight of which a share is left: behind a shell, or as readings correct it. */
 export function dimmed(daylight: DaylightYear, share: number): DaylightYear {
   const scaled = (field: Float64Array) => field.map((value) => value * share);
@@ -54,6 +57,11 @@ function dayTypeDlis({ byDayType, dayTypes }: DaylightYear, month0: number): num
 export function meanDli(daylight: DaylightYear, month0: number): number {
   const types = dayTypeDlis(daylight, month0);
   return types.reduce((sum, dli) => sum + dli, 0) / types.length;
+}
+
+/** DLI of a month's daylight that comes without meeting a wall first, mol m-2 d-1. */
+export function straightDli({ byHour }: DaylightYear, month0: number): number {
+  return [byHour.sun, byHour.sky, byHour.ground, byHour.obstruction].reduce((sum, field) => sum + monthSum(field, month0), 0);
 }
 
 function monthSum(field: Float64Array, month0: number): number {
@@ -88,7 +96,7 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
   const days = dayTypeDlis(daylight, month0);
   const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
   const { poor, typical, good } = yearsOf(days, month0);
-  const roomPpfd = room.eveningLux / ROOM_LIGHT_LUX_PER_PPFD;
+  const roomPpfd = roomLightPpfd(room);
   const roomLight = (roomPpfd * MOL_PER_UMOL_HOUR * (room.eveningToMinute - room.eveningFromMinute)) / 60;
   const steady = lampDli + roomLight;
   const { byHour } = daylight;
@@ -160,7 +168,7 @@ function stretchesOf({ facts, room, daylight, lit, month, year }: DayQuestion): 
   const stretches: Stretch[] = lit
     .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
     .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));
-  if (room.eveningLux / ROOM_LIGHT_LUX_PER_PPFD >= DAY_THRESHOLD_PPFD) {
+  if (roomLightPpfd(room) >= DAY_THRESHOLD_PPFD) {
     stretches.push({ fromMinute: room.eveningFromMinute, toMinute: room.eveningToMinute });
   }
   if (daylight.daylightFactor <= 0) return stretches;

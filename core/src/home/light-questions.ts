@@ -1,10 +1,10 @@
 /** Questions about light that a screen asks one at a time: a room through a day, a spot's light year, spots side by side, what is lost on the way. */
-import { sunOnPlan } from '../light';
+import { DAY_THRESHOLD_PPFD, sunOnPlan } from '../light';
 import { directionInRoom, placedSpots, plus, times, vec, type PlacedSpot, type Vec } from '../room';
 import { momentAt, type Moment, type SkyKind } from '../sky';
 import { MINUTE_MS, daysInMonth, startOfCivilDay, type CivilDate } from '../units';
 import { leafPlaceOf, planGrid, type Answerer } from './answers';
-import { meanDli } from './conditions';
+import { straightDli } from './conditions';
 import type { HomeFacts, Reading, Spot, Window } from './facts';
 import type { Knowledge } from './knowledge';
 import { OPENING, type HomeSky, type LeafPlace } from './lit-home';
@@ -187,12 +187,14 @@ export class LightQuestions {
   losses(facts: HomeFacts, spotId: string, year: number): Losses | null {
     const placed = placedSpots(facts).find(({ spot }) => spot.id === spotId);
     if (!placed) return null;
-    const straight = (given: HomeFacts) => this.straightDli(given, placed.spot, year);
+    const straight = (given: HomeFacts) => this.straightOf(given, placed.spot, year);
     const room = lightRoomOf(facts, placed);
     const of = (given: HomeFacts, change: (window: Window) => Window): HomeFacts => ({ ...given, windows: given.windows.map((window) => (window.roomId === room ? change(window) : window)) });
     const uncurtained = of(facts, bare);
-    const unshaded: HomeFacts = { ...uncurtained, blocks: [], plants: [], tiers: uncurtained.tiers.map((tier) => ({ ...tier, board: 'open' as const })) };
-    const unglazed = of(unshaded, (window) => ({ ...window, glazingId: OPENING, frameShare: 0, dirtShare: 0, revealM: 0 }));
+    const shellOf = (given: HomeFacts, opened: (roomId: string) => boolean): HomeFacts => ({ ...given, rooms: given.rooms.map((each) => (opened(each.id) ? { ...each, shellTransmittance: 1 } : each)) });
+    const withoutCabinets = shellOf(uncurtained, (roomId) => roomId !== placed.room.id);
+    const unshaded: HomeFacts = { ...withoutCabinets, blocks: [], plants: [], tiers: uncurtained.tiers.map((tier) => ({ ...tier, board: 'open' as const })) };
+    const unglazed = of(shellOf(unshaded, () => true), (window) => ({ ...window, glazingId: OPENING, frameShare: 0, dirtShare: 0, revealM: 0 }));
     const open: HomeFacts = { ...of(unglazed, (window) => ({ ...window, outsideKind: 'open', overhangM: 0 })), obstructions: [] };
     const steps = [open, unglazed, unshaded, uncurtained, facts].map(straight);
     const lost = (i: number) => steps[i]!.map((dli, month0) => Math.max(0, dli - steps[i + 1]![month0]!));
@@ -225,27 +227,19 @@ export class LightQuestions {
   }
 
   /** Straight daylight of a spot by month, as the model has it. */
-  private straightDli(facts: HomeFacts, spot: Spot, year: number): number[] {
+  private straightOf(facts: HomeFacts, spot: Spot, year: number): number[] {
     const scene = sceneOf(facts, this.knowledge);
     const placed = placedSpots(facts).find((candidate) => candidate.spot.id === spot.id)!;
     const { year: daylight } = this.answerer.lit.daylight(scene, leafPlaceOf(scene, placed), this.answerer.lit.sky(facts, year));
-    const reflected = daylight.byHour.reflected;
-    return Array.from({ length: 12 }, (_, month0) => {
-      const back = reflected.subarray(month0 * 24, month0 * 24 + 24).reduce((sum, value) => sum + value, 0);
-      const all = daylight.byDayType.subarray(month0 * daylight.dayTypes, (month0 + 1) * daylight.dayTypes).reduce((sum, value) => sum + value, 0) / daylight.dayTypes;
-      return all > 0 ? (meanDli(daylight, month0) * (all - back)) / all : 0;
-    });
+    return Array.from({ length: 12 }, (_, month0) => straightDli(daylight, month0));
   }
 }
 
 function strongest(sun: number, diffuse: number, lamps: number): number {
   const most = Math.max(sun, diffuse, lamps);
-  if (most < DARK_PPFD) return 0;
+  if (most < DAY_THRESHOLD_PPFD) return 0;
   return most === sun ? 1 : most === diffuse ? 2 : 3;
 }
-
-/** Below this a leaf takes it for night. */
-const DARK_PPFD = 0.5;
 
 const bare = (window: Window): Window => ({ ...window, curtainId: 'none', secondCurtainId: 'none' });
 const sheer = (window: Window): Window => ({ ...window, curtainId: 'sheer', curtainMonths: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12], curtainFromMinute: 0, curtainToMinute: 1440 });

@@ -2,7 +2,8 @@
 import { instantLight, passageAt, type Passage, type SunPatch } from '../light';
 import { UP } from '../room';
 import type { Moment } from '../sky';
-import { LUX_PER_PPFD, PPFD_PER_WATT } from '../units';
+import { PPFD_PER_WATT } from '../units';
+import { roomLightPpfd } from './conditions';
 import type { Reading } from './facts';
 import type { Knowledge } from './knowledge';
 import type { HomeSky, LeafPlace, LitHome } from './lit-home';
@@ -57,12 +58,12 @@ export function momentLight(question: SpotMoment): MomentLight {
     }
   }
   const burning = lamps === 'off' ? [] : lit.lampsAt(scene, place, sky).filter(({ circuit }) => lamps === 'on' || isOn(circuit, moment.month, minute));
-  const { eveningLux, eveningFromMinute, eveningToMinute } = place.room.room;
+  const { eveningFromMinute, eveningToMinute } = place.room.room;
   const roomOn = lamps !== 'off' && minute >= eveningFromMinute && minute < eveningToMinute;
   return {
     ...parts,
     lamps: burning.reduce((sum, lamp) => sum + lamp.ppfd, 0),
-    roomLight: roomOn ? eveningLux / LUX_PER_PPFD['white-warm'] : 0,
+    roomLight: roomOn ? roomLightPpfd(place.room.room) : 0,
   };
 }
 

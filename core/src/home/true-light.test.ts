@@ -214,7 +214,9 @@ describe('what is lost on the way', () => {
     const clouded: HomeFacts = { ...smallHome, windows: smallHome.windows.map((window) => ({ ...window, curtainId: 'sheer', outsideKind: 'ring', outsideDeg: 15 })) };
     const losses = questions.losses(clouded, 'dim', YEAR)!;
     for (const part of [losses.outside, losses.glass, losses.curtain]) expect(part[5]!).toBeGreaterThan(0);
-    const plain = questions.losses({ ...smallHome, tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })), plants: [] }, 'dim', YEAR)!;
+    const clear = smallHome.rooms.map((room) => ({ ...room, shellTransmittance: 1 }));
+    expect(questions.losses({ ...smallHome, plants: [], tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })) }, 'dim', YEAR)!.shade[5]!).toBeGreaterThan(0);
+    const plain = questions.losses({ ...smallHome, rooms: clear, tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })), plants: [] }, 'dim', YEAR)!;
     expect(plain.outside[5]!).toBeCloseTo(0, 6);
     expect(plain.shade[5]!).toBeCloseTo(0, 6);
     expect(plain.curtain[5]!).toBeCloseTo(0, 6);

@@ -211,7 +211,6 @@ function currentOf(facts: HomeFacts | null, list: FactList | 'home', id: string)
   return (facts[list] as readonly { id: string }[]).find((entry) => entry.id === id) ?? null;
 }
 
-/** Whether two states hold the same, whatever the order of their fields. */
 /** Whether an entry still stands as it was written. Fields that came with a later version are not held against it. */
 function sameState(now: unknown, written: unknown): boolean {
   if (now === null || written === null) return now === written;
