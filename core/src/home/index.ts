@@ -1,5 +1,6 @@
 export * from './answers';
 export * from './facts';
+export * from './light-facts';
 export * from './light-questions';
 export * from './lit-home';
 export * from './moments';

@@ -4,7 +4,7 @@ import { UP } from '../room';
 import type { Moment } from '../sky';
 import { PPFD_PER_WATT } from '../units';
 import { roomLightPpfd } from './conditions';
-import type { Reading } from './facts';
+import type { Reading } from './light-facts';
 import type { Knowledge } from './knowledge';
 import type { HomeSky, LeafPlace, LitHome } from './lit-home';
 import { programmesOf, type Scene } from './scene';

@@ -1,6 +1,7 @@
 /** What cannot be true of a home: facts that contradict each other, each with the field to mend and the range allowed. */
 import { sideLength } from '../room';
-import type { Block, FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
+import type { FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
+import type { Block } from './light-facts';
 import { knowledgeProblems } from './knowledge-problems';
 import type { Problem } from './problem';
 

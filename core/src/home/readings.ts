@@ -4,7 +4,7 @@ import { placedSpots, type PlacedSpot } from '../room';
 import { momentAt } from '../sky';
 import { LUX_PER_PPFD, MINUTE_MS, PPFD_PER_WATT, RADIANS, civilDateOf, startOfCivilDay } from '../units';
 import { lumensPerUmol } from '../lamp';
-import type { Reading, ReadingSky, ReadingUnit } from './facts';
+import type { Reading, ReadingSky, ReadingUnit } from './light-facts';
 import type { Knowledge } from './knowledge';
 import type { HomeSky, LeafPlace, LitHome } from './lit-home';
 import { daylightOf, momentLight } from './moments';

@@ -2,7 +2,8 @@
 import { placedLamps, type PlacedLamp } from '../lamp';
 import { OPEN_YEAR, passageYear, type CurtainProgramme, type PassageYear } from '../light';
 import { crownsOf, solidsOf, type Crown, type Occluder } from '../room';
-import type { HomeFacts, Obstruction, Plant, Room, Window } from './facts';
+import type { HomeFacts, Plant, Room, Window } from './facts';
+import type { Obstruction } from './light-facts';
 import type { Knowledge } from './knowledge';
 
 /** One room with all that bears on its light. */

@@ -1,7 +1,8 @@
 /** Light of whole homes: readings, cabinets that throw light back, neighbours, the room's own light, and the questions screens ask. */
 import { packHours } from '../sky';
 import { Answerer } from './answers';
-import type { HomeFacts, Plant, Reading, WeatherFile } from './facts';
+import type { HomeFacts, Plant } from './facts';
+import type { Reading, WeatherFile } from './light-facts';
 import { DAY_FRAMES, LightQuestions, YEAR_ROWS } from './light-questions';
 import { smallHome, smallKnowledge } from './small-home.fixture';
 import { lampPlan, lampPower, tierField } from './tier-light';

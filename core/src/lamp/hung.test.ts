@@ -1,6 +1,7 @@
 /** Lamps as they hang: rated, aged, tilted, measured, shaded. */
 import fc from 'fast-check';
-import type { Lamp, Photometry } from '../home/facts';
+import type { Lamp } from '../home/facts';
+import type { Photometry } from '../home/light-facts';
 import { smallHome } from '../home/small-home.fixture';
 import { solidBox, vec } from '../room';
 import { candelaAt, fluxOf, lampOutput, lampPpfd, placedLamps } from './index';

@@ -1,5 +1,5 @@
 /** How a lamp's light is spread when a photometric file tells it: intensity by direction, and the light of the whole. */
-import type { Photometry } from '../home/facts';
+import type { Photometry } from '../home/light-facts';
 import { RADIANS } from '../units';
 
 /** The part of a measured distribution that is needed to read it. */

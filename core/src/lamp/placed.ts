@@ -1,5 +1,6 @@
 /** A lamp where it hangs: the light it gives to a leaf or a wall of its room. */
-import type { HomeFacts, Lamp, Photometry, Side } from '../home/facts';
+import type { HomeFacts, Lamp, Side } from '../home/facts';
+import type { Photometry } from '../home/light-facts';
 import { clearWay, dot, plus, times, unit, vec, DOWN, UP, type Occluder, type Rectangle, type Vec } from '../room';
 import { RADIANS } from '../units';
 import { lampOutput } from './output';

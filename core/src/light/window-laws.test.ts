@@ -1,6 +1,7 @@
 /** Laws of windows, tried on rooms drawn at random: openness, order, turning, what stands outside and over them. */
 import fc from 'fast-check';
-import type { Obstruction, Room, Window } from '../home/facts';
+import type { Room, Window } from '../home/facts';
+import type { Obstruction } from '../home/light-facts';
 import { smallHome } from '../home/small-home.fixture';
 import { UP, solidBox, vec, type Occluder, type Vec } from '../room';
 import { OVERCAST_SKY, climateWeather, clearSky, skyYear, type SkyYear } from '../sky';

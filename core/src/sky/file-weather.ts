@@ -1,5 +1,5 @@
 /** Weather from a file of measured or typical hours, brought down to the steps of a year. */
-import type { WeatherFile } from '../home/facts';
+import type { WeatherFile } from '../home/light-facts';
 import { DAY_MS, HOUR_MS, RADIANS, SOLAR_CONSTANT } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunPosition, type Place } from '../sun';
 import { DAY_TYPES } from './clearness';
