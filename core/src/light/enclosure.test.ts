@@ -1,6 +1,7 @@
 /** Light between walls: what goes in must be found again. */
 import { UP, solidBox, vec } from '../room';
-import { enclosureOf, hitFace } from './enclosure';
+import { enclosureOf } from './enclosure';
+import { hitFace } from './surfaces';
 
 const shape = (reflectance: number) => ({
   widthM: 4, depthM: 3, heightM: 2.5, floorReflectance: reflectance, wallReflectance: reflectance, ceilingReflectance: reflectance,

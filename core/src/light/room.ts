@@ -6,10 +6,11 @@ import { pointOn, type Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Room } from '../home/facts';
 import { addDirectLight, directLight, distanceTo, emptyCoefficients, fluxThrough, type Coefficients, type DirectLight } from './coefficients';
-import { enclosureOf, hitFace, type Enclosure, type Importance } from './enclosure';
+import { enclosureOf, type Enclosure, type Importance } from './enclosure';
 import { litPart, type LitPart, type Pane, type Receiver } from './pane';
 import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
 import { sunPolygons } from './sun-patch';
+import { hitFace } from './surfaces';
 
 /** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
 interface SurfaceLight {

@@ -1,0 +1,130 @@
+/** Light exchanged between the patches of a closed room, and what each patch counts for a receiver after all bounces. */
+import { pointOn, rectangleFactor } from '../room/rectangle';
+import { dot, length, minus } from '../room/vector';
+import type { Receiver } from './pane';
+import type { Patch } from './surfaces';
+
+/** Distance, in patch widths, beyond which a patch is treated as a point when seen. */
+const FAR = 4;
+
+export function viewOf(patch: Patch, { point, normal }: Receiver): number {
+  const dx = patch.centre.x - point.x;
+  const dy = patch.centre.y - point.y;
+  const dz = patch.centre.z - point.z;
+  const square = dx * dx + dy * dy + dz * dz;
+  const n = patch.rectangle.normal;
+  if (square > FAR * FAR * patch.area) {
+    const distance = Math.sqrt(square);
+    const here = (dx * normal.x + dy * normal.y + dz * normal.z) / distance;
+    const there = -(dx * n.x + dy * n.y + dz * n.z) / distance;
+    return here > 0 && there > 0 ? (here * there * patch.area) / (Math.PI * square) : 0;
+  }
+  if (dot(minus(point, patch.rectangle.corner), n) <= 1e-9) return 0;
+  return rectangleFactor(patch.rectangle, point, normal);
+}
+
+/** Exchange between two patches, area times form factor, from two by two points of the smaller one when they are near. */
+function exchange(p: Patch, q: Patch): number {
+  const distance = length(minus(p.centre, q.centre));
+  if (distance * distance > FAR * FAR * Math.max(p.area, q.area)) {
+    return p.area * viewOf(q, { point: p.centre, normal: p.rectangle.normal });
+  }
+  let sum = 0;
+  for (const u of [0.25, 0.75]) {
+    for (const v of [0.25, 0.75]) {
+      sum += viewOf(q, { point: pointOn(p.rectangle, u, v), normal: p.rectangle.normal });
+    }
+  }
+  return (p.area * sum) / 4;
+}
+
+/** Cholesky factor of the room's exchange matrix over the patches that reflect, lower triangle, row by row. */
+export interface Factor {
+  /** Patches that reflect, and the square root of reflectance over area of each. */
+  readonly bright: Uint16Array;
+  readonly root: Float64Array;
+  readonly areas: Float64Array;
+  readonly lower: Float64Array;
+}
+
+/** Times the exchange is evened out so that every patch's view of the room sums to 1. */
+const EVENINGS = 4;
+
+/**
+ * Importance obeys m_j = g_j + sum_i F_ij rho_i m_i. Since A_i F_ij is the same both ways, z_i = m_i sqrt(rho_i / A_i)
+ * turns it into a symmetric, positive definite system, which costs half of what the plain one does. Black patches drop out.
+ */
+export function factorise(patches: readonly Patch[]): Factor {
+  const all = patches.length;
+  const shared = new Float64Array(all * all);
+  for (let i = 0; i < all; i++) {
+    const p = patches[i]!;
+    for (let j = 0; j < i; j++) {
+      const q = patches[j]!;
+      if (p.face === q.face) continue;
+      const both = exchange(p, q);
+      shared[i * all + j] = both;
+      shared[j * all + i] = both;
+    }
+  }
+  const scale = evened(shared, patches);
+  const bright = Uint16Array.from(Array.from(patches.keys()).filter((i) => patches[i]!.reflectance > 0));
+  const n = bright.length;
+  const root = new Float64Array(n);
+  const areas = new Float64Array(n);
+  for (let i = 0; i < n; i++) {
+    const { reflectance, area } = patches[bright[i]!]!;
+    root[i] = Math.sqrt(reflectance / area);
+    areas[i] = area;
+  }
+  const lower = new Float64Array(n * n);
+  for (let i = 0; i < n; i++) {
+    const row = i * n;
+    const from = bright[i]! * all;
+    const weight = root[i]! * scale[bright[i]!]!;
+    for (let j = 0; j <= i; j++) {
+      const top = j * n;
+      let sum = (i === j ? 1 : 0) - weight * shared[from + bright[j]!]! * scale[bright[j]!]! * root[j]!;
+      for (let k = 0; k < j; k++) sum -= lower[row + k]! * lower[top + k]!;
+      lower[row + j] = i === j ? Math.sqrt(sum) : sum / lower[top + j]!;
+    }
+  }
+  return { bright, root, areas, lower };
+}
+
+/** A closed room loses nothing between its patches: factors for each patch that make its view of the others whole. */
+function evened(shared: Float64Array, patches: readonly Patch[]): Float64Array {
+  const n = patches.length;
+  const scale = new Float64Array(n).fill(1);
+  for (let round = 0; round < EVENINGS; round++) {
+    for (let i = 0; i < n; i++) {
+      let sum = 0;
+      for (let j = 0; j < n; j++) sum += shared[i * n + j]! * scale[j]!;
+      // Half a step at a time, since both ends of an exchange are scaled.
+      scale[i]! *= Math.sqrt(patches[i]!.area / (sum * scale[i]!));
+    }
+  }
+  return scale;
+}
+
+/** Importance times reflectance by patch, for what each patch is in a receiver's view. */
+export function solve({ bright, root, areas, lower }: Factor, seen: Float64Array): Float64Array {
+  const n = bright.length;
+  const z = new Float64Array(n);
+  for (let i = 0; i < n; i++) {
+    let sum = seen[bright[i]!]! * root[i]!;
+    const row = i * n;
+    for (let j = 0; j < i; j++) sum -= lower[row + j]! * z[j]!;
+    z[i] = sum / lower[row + i]!;
+  }
+  for (let i = n - 1; i >= 0; i--) {
+    const row = i * n;
+    const value = z[i]! / lower[row + i]!;
+    z[i] = value;
+    for (let j = 0; j < i; j++) z[j]! -= lower[row + j]! * value;
+  }
+  const importance = new Float64Array(seen.length);
+  // m rho = z sqrt(A / rho) rho = z sqrt(rho / A) A.
+  for (let i = 0; i < n; i++) importance[bright[i]!] = z[i]! * root[i]! * areas[i]!;
+  return importance;
+}
