@@ -60,7 +60,7 @@ function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot:
             <Strong>{entry.what === 'spot' ? spotPlace(facts, entry.spotId) : word[entry.what]}</Strong>
             <Amount entry={entry} month={month} most={most} />
             <Body>{`${mol(entry.dli[month - 1]!)} mol a day, ${mol(entry.poor[month - 1]!)} to ${mol(entry.good[month - 1]!)}`}</Body>
-            <Small>{`${entry.lampDli[month - 1]! >= 0.05 ? `${mol(entry.lampDli[month - 1]!)} of it by lamps; ` : ''}brightest hour ${brightness(entry.peakPpfd[month - 1]!, units)}`}</Small>
+            <Small>{`${entry.lampDli[month - 1]! >= 0.05 ? `${mol(entry.lampDli[month - 1]!)} of it by lamps. ` : ''}Brightest hour ${brightness(entry.peakPpfd[month - 1]!, units)}`}</Small>
             {entry.what === 'spot' && fitAt(entry.spotId!) && plant ? <Small>{`${plantName(facts, plant)} would fit there ${fitAt(entry.spotId!)} over the year`}</Small> : null}
           </View>
         ))}

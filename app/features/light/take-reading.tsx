@@ -51,8 +51,8 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
   const value = typedNumber(given.value!);
   const outdoor = given.outdoor!.trim() === '' ? null : typedNumber(given.outdoor!);
   const sky = given.sky as ReadingSky;
-  const valueError = value >= 0 && value <= 200_000 ? undefined : 'From 0 to 200000.';
-  const outdoorError = outdoor === null || (outdoor >= 0.01 && outdoor <= 200_000) ? undefined : 'From 0.01 to 200000, or nothing.';
+  const valueError = value >= 0 && value <= 200_000 ? undefined : `A number. From 0 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}.`;
+  const outdoorError = outdoor === null || (outdoor >= 0.01 && outdoor <= 200_000) ? undefined : `From 0.01 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}, or nothing.`;
   const reading: Reading | null =
     valueError || outdoorError
       ? null

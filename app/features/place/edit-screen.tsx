@@ -9,7 +9,7 @@ import { RowLink, TextLink } from '../../ui/button';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { monthName } from '../../ui/words';
+import { count, monthName } from '../../ui/words';
 import { RoomPlan } from '../rooms/room-plan';
 import { NotHere } from '../shell/not-here';
 import { blankFor } from './blank';
@@ -144,7 +144,7 @@ function RoomParts({ facts, roomId }: { readonly facts: HomeFacts; readonly room
         list="stands"
         parent={roomId}
         noun="stand"
-        parts={ofRoom(facts.stands).map((stand) => ({ id: stand.id, name: stand.name, note: `${facts.tiers.filter((tier) => tier.standId === stand.id).length} tiers` }))}
+        parts={ofRoom(facts.stands).map((stand) => ({ id: stand.id, name: stand.name, note: count(facts.tiers.filter((tier) => tier.standId === stand.id).length, 'tier') }))}
       />
       <Parts
         title="Seen from its windows"

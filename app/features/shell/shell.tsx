@@ -12,13 +12,14 @@ import { useInk, useIsWide } from '../../ui/use-ink';
 import { FoundHome } from './found-home';
 import { Shortcuts } from './shortcuts';
 
+/** Each place, with the addresses beside its own that lie in it. */
 const PLACES = [
-  { href: '/', word: 'Today', icon: 'weather-sunset-up' },
-  { href: '/rooms', word: 'Rooms', icon: 'floor-plan' },
-  { href: '/plants', word: 'Plants', icon: 'sprout-outline' },
-  { href: '/catalogue', word: 'Catalogue', icon: 'book-open-variant' },
-  { href: '/place', word: 'Place', icon: 'ruler-square' },
-  { href: '/settings', word: 'Settings', icon: 'tune-variant' },
+  { href: '/', word: 'Today', icon: 'weather-sunset-up', also: [] },
+  { href: '/rooms', word: 'Rooms', icon: 'floor-plan', also: ['/spots', '/stands', '/light'] },
+  { href: '/plants', word: 'Plants', icon: 'sprout-outline', also: [] },
+  { href: '/catalogue', word: 'Catalogue', icon: 'book-open-variant', also: [] },
+  { href: '/place', word: 'Place', icon: 'ruler-square', also: [] },
+  { href: '/settings', word: 'Settings', icon: 'tune-variant', also: [] },
 ] as const;
 
 export function Shell() {
@@ -61,8 +62,8 @@ function Places({ path }: { readonly path: string }) {
       }}
     >
       {wide ? <Text style={{ fontFamily: FONT.heading, fontSize: 24, color: ink.ink, paddingHorizontal: SPACE.m, paddingBottom: SPACE.m }}>Dulvan</Text> : null}
-      {PLACES.map(({ href, word, icon }) => {
-        const here = href === '/' ? path === '/' : path.startsWith(href);
+      {PLACES.map(({ href, word, icon, also }) => {
+        const here = href === '/' ? path === '/' : [href, ...also].some((start) => path.startsWith(start));
         return (
           <Link key={href} href={href} asChild>
             <Pressable
