@@ -178,12 +178,27 @@ function stretchesOf({ facts, room, daylight, lit, month, year }: DayQuestion): 
 }
 
 /** The sun's noon on the fifteenth of a month: local minute and declination. */
-function noonOf({ home }: HomeFacts, month: number, year: number) {
-  const startMs = startOfCivilDay({ year, month, day: 15 }, home.timeZone);
-  const middayMs = startMs + 12 * HOUR_MS;
-  const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(middayMs);
-  const past = ((greenwichHourAngleDeg + home.longitude + 540) % 360) - 180;
-  return { noonMinute: 720 - past * MINUTES_PER_DEGREE, declinationDeg };
+interface Noon {
+  readonly noonMinute: number;
+  readonly declinationDeg: number;
+}
+
+/** Each of a home's spots asks for the same twelve. */
+const noons = new WeakMap<HomeFacts['home'], Map<string, Noon>>();
+
+function noonOf({ home }: HomeFacts, month: number, year: number): Noon {
+  let known = noons.get(home);
+  if (!known) noons.set(home, (known = new Map()));
+  const key = `${year}-${month}`;
+  let noon = known.get(key);
+  if (!noon) {
+    const middayMs = startOfCivilDay({ year, month, day: 15 }, home.timeZone) + 12 * HOUR_MS;
+    const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(middayMs);
+    const past = ((greenwichHourAngleDeg + home.longitude + 540) % 360) - 180;
+    noon = { noonMinute: 720 - past * MINUTES_PER_DEGREE, declinationDeg };
+    known.set(key, noon);
+  }
+  return noon;
 }
 
 /** Minutes the sky takes to turn by a degree. */

@@ -16,6 +16,8 @@ export interface PlacedLamp {
   readonly aim: Vec;
   readonly along: Vec;
   readonly across: Vec;
+  /** The lit face, where light leaves it. */
+  readonly face: Rectangle;
   /** Photons at present power and age, umol/s. */
   readonly ppf: number;
   readonly photometry: Photometry | null;
@@ -34,7 +36,8 @@ export function placedLamps(facts: Pick<HomeFacts, 'stands' | 'tiers' | 'lamps' 
     if (!tier || !stand) return [];
     const centre = vec(stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM);
     const photometry = (lamp.photometryId !== null && photometries.get(lamp.photometryId)) || null;
-    return [{ lamp, roomId: stand.roomId, centre, ...turned(lamp), ppf: lampOutput(lamp).ppf * lamp.dimming, photometry }];
+    const ways = turned(lamp);
+    return [{ lamp, roomId: stand.roomId, centre, ...ways, face: faceOf(lamp, centre, ways), ppf: lampOutput(lamp).ppf * lamp.dimming, photometry }];
   });
 }
 
@@ -51,6 +54,11 @@ function turned({ tiltDeg, tiltToward }: Lamp): Pick<PlacedLamp, 'aim' | 'along'
     return plus(level, plus(times(way, ahead * Math.cos(tilt) - up * Math.sin(tilt)), vec(0, 0, ahead * Math.sin(tilt) + up * Math.cos(tilt))));
   };
   return { aim: unit(turn(DOWN)), along: turn(vec(1, 0, 0)), across: turn(vec(0, 1, 0)) };
+}
+
+function faceOf({ lengthM, breadthM }: Lamp, centre: Vec, { aim, along, across }: Pick<PlacedLamp, 'aim' | 'along' | 'across'>): Rectangle {
+  const corner = plus(centre, plus(times(along, -lengthM / 2), times(across, -breadthM / 2)));
+  return { corner, edgeU: along, edgeV: across, sizeU: lengthM, sizeV: breadthM, normal: aim };
 }
 
 /** Beam angle at which a cos^m source is Lambertian. */
@@ -71,7 +79,7 @@ export function lampLight(placed: PlacedLamp, receptor: Receptor, occluders: rea
   return bare * shareClear(placed, receptor.point, occluders, looks);
 }
 
-function bareLight({ lamp, centre, aim, along, across, ppf, photometry }: PlacedLamp, receptor: Receptor): number {
+function bareLight({ lamp, centre, aim, along, across, face, ppf, photometry }: PlacedLamp, receptor: Receptor): number {
   if (photometry) return measuredLight({ centre, aim, along, across, ppf, photometry }, receptor);
   if (lamp.form === 'point' || lamp.form === 'spot') return beamPpfd({ ppf, source: centre, aim, beamDeg: lamp.beamDeg }, receptor);
   const lambertian = Math.abs(lamp.beamDeg - LAMBERTIAN_BEAM_DEG) < 1;
@@ -79,14 +87,6 @@ function bareLight({ lamp, centre, aim, along, across, ppf, photometry }: Placed
     const axis = lamp.lengthM >= lamp.breadthM ? along : across;
     return linePpfd({ ppf, centre, axis, lengthM: Math.max(lamp.lengthM, lamp.breadthM), aim }, receptor);
   }
-  const face: Rectangle = {
-    corner: plus(centre, plus(times(along, -lamp.lengthM / 2), times(across, -lamp.breadthM / 2))),
-    edgeU: along,
-    edgeV: across,
-    sizeU: lamp.lengthM,
-    sizeV: lamp.breadthM,
-    normal: aim,
-  };
   return lambertian ? panelPpfd(ppf, face, receptor) : beamedPanelPpfd(ppf, face, lamp.beamDeg, receptor);
 }
 

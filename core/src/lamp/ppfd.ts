@@ -1,13 +1,12 @@
 /** The PPFD that one lamp gives at a point: closed forms where they exist, subdivision where not. */
 import {
-  configurationFactor,
-  corners,
   cross,
   dot,
   length,
   minus,
   plus,
   pointOn,
+  rectangleFactor,
   times,
   unit,
   type Rectangle,
@@ -55,7 +54,7 @@ export function beamPpfd(lamp: BeamSource, receptor: Receptor): number {
  */
 export function panelPpfd(ppf: number, panel: Rectangle, receptor: Receptor): number {
   if (dot(minus(receptor.point, panel.corner), panel.normal) <= 0) return 0;
-  return (ppf / (panel.sizeU * panel.sizeV)) * configurationFactor(corners(panel), receptor.point, receptor.normal);
+  return (ppf / (panel.sizeU * panel.sizeV)) * rectangleFactor(panel, receptor.point, receptor.normal);
 }
 
 /** A straight line that shines evenly along its length. */

@@ -3,7 +3,7 @@ import { FINE_NET, scatterToNodes, type SkyNet } from '../sky/nodes';
 import { RADIANS } from '../units/angle';
 import { clearWay, type Occluder } from '../room/occluder';
 import { pointOn, type Rectangle } from '../room/rectangle';
-import type { Vec } from '../room/vector';
+import { length, minus, type Vec } from '../room/vector';
 import { litPart, lookOut, paneAzimuth, type LitPart, type Look, type Pane, type Receiver } from './pane';
 
 /** Irradiance on a surface for each unit of what lies outside. */
@@ -223,7 +223,7 @@ export function distanceTo(r: Rectangle, p: Vec): number {
   const u = clamp(dx * r.edgeU.x + dy * r.edgeU.y + dz * r.edgeU.z, r.sizeU);
   const v = clamp(dx * r.edgeV.x + dy * r.edgeV.y + dz * r.edgeV.z, r.sizeV);
   const nearest = pointOn(r, u / r.sizeU, v / r.sizeV);
-  return Math.max(0.02, Math.hypot(p.x - nearest.x, p.y - nearest.y, p.z - nearest.z));
+  return Math.max(0.02, length(minus(p, nearest)));
 }
 
 function clamp(value: number, size: number): number {

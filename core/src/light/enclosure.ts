@@ -49,8 +49,7 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[], patches
   const shareOfPatch = Float64Array.from(pieces, (piece) => piece.area / coarse[piece.of]!.area);
   const reflectanceOf = Float64Array.from(pieces, (piece) => piece.reflectance);
   const factor = factorise(coarse);
-  const views = viewsOf(pieces, coarse);
-  const patchViews = viewsOf(coarse, coarse);
+  const viewsFrom = pieceViews(pieces, coarse);
   const lattices = fineLines.map((faceLines, index) => latticeOf(faces[index]!, faceLines));
   return {
     faces,
@@ -76,10 +75,10 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[], patches
         }
         const passedOn = view * reflectance;
         whole[i] = passedOn;
-        if (view > NEAR_VIEW) addRow(seen, passedOn, views, i * coarse.length);
+        if (view > NEAR_VIEW) addRow(seen, passedOn, viewsFrom(i), 0);
         else far[patchOf[i]!]! += passedOn;
       }
-      for (let k = 0; k < coarse.length; k++) if (far[k] !== 0) addRow(seen, far[k]!, patchViews, k * coarse.length);
+      for (let k = 0; k < coarse.length; k++) if (far[k] !== 0) addRow(seen, far[k]!, factor.views, k * coarse.length);
       const gathered = solve(factor, seen);
       for (let i = 0; i < whole.length; i++) {
         const bounced = gathered[patchOf[i]!]! * shareOfPatch[i]!;
@@ -99,24 +98,31 @@ function addRow(sum: Float64Array, weight: number, rows: Float32Array, from: num
 }
 
 /**
- * What each piece sees of each patch, `piece * patches + patch`: the last bounce before a spot goes by the piece, where
- * light changes fastest. A piece's view of a closed room is whole.
+ * What a piece sees of each patch, worked out when a spot first looks at it closely: the last bounce before a spot goes by
+ * the piece, where light changes fastest. A piece's view of a closed room is whole.
  */
-function viewsOf(pieces: readonly Patch[], coarse: readonly Patch[]): Float32Array {
-  const views = new Float32Array(pieces.length * coarse.length);
-  for (let i = 0; i < pieces.length; i++) {
-    const piece = pieces[i]!;
-    if (piece.reflectance === 0) continue;
-    const row = i * coarse.length;
-    const from = { point: piece.centre, normal: piece.rectangle.normal };
-    let sum = 0;
-    for (let k = 0; k < coarse.length; k++) {
-      if (coarse[k]!.face === piece.face) continue;
-      const view = viewOf(coarse[k]!, from);
-      views[row + k] = view;
-      sum += view;
+function pieceViews(pieces: readonly Patch[], coarse: readonly Patch[]): (piece: number) => Float32Array {
+  const known = new Map<number, Float32Array>();
+  return (index) => {
+    let views = known.get(index);
+    if (!views) {
+      views = viewsFromPiece(pieces[index]!, coarse);
+      known.set(index, views);
     }
-    for (let k = 0; k < coarse.length; k++) views[row + k]! /= sum;
+    return views;
+  };
+}
+
+function viewsFromPiece(piece: Patch, coarse: readonly Patch[]): Float32Array {
+  const views = new Float32Array(coarse.length);
+  const from = { point: piece.centre, normal: piece.rectangle.normal };
+  let sum = 0;
+  for (let k = 0; k < coarse.length; k++) {
+    if (coarse[k]!.face === piece.face) continue;
+    const view = viewOf(coarse[k]!, from);
+    views[k] = view;
+    sum += view;
   }
+  for (let k = 0; k < coarse.length; k++) views[k]! /= sum;
   return views;
 }

@@ -1,6 +1,6 @@
 /** Light exchanged between the patches of a closed room, and what each patch counts for a receiver after all bounces. */
 import { pointOn, rectangleFactor } from '../room/rectangle';
-import { dot, length, minus } from '../room/vector';
+import { dot, minus } from '../room/vector';
 import type { Receiver } from './pane';
 import type { Patch } from './surfaces';
 
@@ -23,19 +23,24 @@ export function viewOf(patch: Patch, { point, normal }: Receiver): number {
   return rectangleFactor(patch.rectangle, point, normal);
 }
 
-/** Exchange between two patches, area times form factor, from two by two points of the smaller one when they are near. */
+/** Distance, in patch widths, within which a patch sees another differently from place to place. */
+const NEAR = 2;
+
+/** Shares along an edge at which a near patch is looked from. */
+const TWO_PLACES = [0.25, 0.75];
+
+/** Exchange between two patches, area times form factor; from two by two places of the first when they are near. */
 function exchange(p: Patch, q: Patch): number {
-  const distance = length(minus(p.centre, q.centre));
-  if (distance * distance > FAR * FAR * Math.max(p.area, q.area)) {
-    return p.area * viewOf(q, { point: p.centre, normal: p.rectangle.normal });
-  }
+  const dx = p.centre.x - q.centre.x;
+  const dy = p.centre.y - q.centre.y;
+  const dz = p.centre.z - q.centre.z;
+  const { normal } = p.rectangle;
+  if (dx * dx + dy * dy + dz * dz > NEAR * NEAR * Math.max(p.area, q.area)) return p.area * viewOf(q, { point: p.centre, normal });
   let sum = 0;
-  for (const u of [0.25, 0.75]) {
-    for (const v of [0.25, 0.75]) {
-      sum += viewOf(q, { point: pointOn(p.rectangle, u, v), normal: p.rectangle.normal });
-    }
+  for (const u of TWO_PLACES) {
+    for (const v of TWO_PLACES) sum += viewOf(q, { point: pointOn(p.rectangle, u, v), normal });
   }
-  return (p.area * sum) / 4;
+  return (p.area * sum) / TWO_PLACES.length ** 2;
 }
 
 /** Cholesky factor of the room's exchange matrix over the patches that reflect, lower triangle, row by row. */
@@ -45,6 +50,8 @@ export interface Factor {
   readonly root: Float64Array;
   readonly areas: Float64Array;
   readonly lower: Float64Array;
+  /** What each patch sees of each other, `patch * patches + other`; evened, so that a view of a closed room is whole. */
+  readonly views: Float32Array;
 }
 
 /** Times the exchange is evened out so that every patch's view of the room sums to 1. */
@@ -89,7 +96,17 @@ export function factorise(patches: readonly Patch[]): Factor {
       lower[row + j] = i === j ? Math.sqrt(sum) : sum / lower[top + j]!;
     }
   }
-  return { bright, root, areas, lower };
+  return { bright, root, areas, lower, views: viewsOf(shared, scale, patches) };
+}
+
+function viewsOf(shared: Float64Array, scale: Float64Array, patches: readonly Patch[]): Float32Array {
+  const n = patches.length;
+  const views = new Float32Array(n * n);
+  for (let i = 0; i < n; i++) {
+    const weight = scale[i]! / patches[i]!.area;
+    for (let j = 0; j < n; j++) views[i * n + j] = weight * shared[i * n + j]! * scale[j]!;
+  }
+  return views;
 }
 
 /** A closed room loses nothing between its patches: factors for each patch that make its view of the others whole. */

@@ -5,6 +5,7 @@ export * from './glass';
 export * from './instant';
 export * from './lamp-light';
 export * from './pane';
+export * from './pane-year';
 export * from './photoperiod';
 export * from './reading';
 export * from './resolution';

@@ -10,7 +10,7 @@ import { enclosureOf, type Enclosure, type Importance } from './enclosure';
 import { litPart, type LitPart, type Pane, type Receiver } from './pane';
 import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
 import { sunPolygons } from './sun-patch';
-import { hitFace } from './surfaces';
+import { hitFace, liesOn } from './surfaces';
 
 /** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
 interface SurfaceLight {
@@ -77,7 +77,7 @@ function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution):
   const veil = new Float64Array(count);
   for (let piece = 0; piece < count; piece++) {
     const { rectangle, reflectance } = patches[piece]!;
-    if (reflectance === 0) continue;
+    if (reflectance === 0 || liesOn(pane.opening, rectangle)) continue;
     const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
     const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, veil: 0 };
     addMeanLight(light, pane, rectangle, resolution);
@@ -187,22 +187,24 @@ function sunOnSurfaces(room: Room, pane: Pane, enclosure: Enclosure, sunCells: n
   const { u0, u1, v0, v1 } = part;
   if (u1 <= u0 || v1 <= v0) return NO_SUN;
   const power = (pane.glass(cosGlass) * pane.clearShare * cosGlass * (u1 - u0) * (v1 - v0)) / sunCells ** 2;
-  const sums = new Map<number, number>();
   const inward = { x: -toSun.x, y: -toSun.y, z: -toSun.z };
+  const sums = new Float64Array(enclosure.patches.length);
+  const pieces: number[] = [];
   for (let i = 0; i < sunCells; i++) {
     const u = u0 + ((i + 0.5) / sunCells) * (u1 - u0);
     for (let j = 0; j < sunCells; j++) {
       const v = v0 + ((j + 0.5) / sunCells) * (v1 - v0);
       const cell = { x: corner.x + edgeU.x * u + edgeV.x * v, y: corner.y + edgeU.y * u + edgeV.y * v, z: corner.z + edgeU.z * u + edgeV.z * v };
-      const hit = hitFace(room, cell, inward);
-      const piece = enclosure.patchAt(hit.face, hit.point);
-      sums.set(piece, (sums.get(piece) ?? 0) + power);
+      const { face, point } = hitFace(room, cell, inward);
+      const piece = enclosure.patchAt(face, point);
+      if (sums[piece] === 0) pieces.push(piece);
+      sums[piece]! += power;
     }
   }
-  const lit = [...sums].filter(([piece]) => enclosure.patches[piece]!.reflectance > 0);
+  const lit = pieces.filter((piece) => enclosure.patches[piece]!.reflectance > 0);
   return {
-    pieces: Uint16Array.from(lit, ([piece]) => piece),
-    irradiances: Float64Array.from(lit, ([piece, sum]) => sum / enclosure.patches[piece]!.area),
+    pieces: Uint16Array.from(lit),
+    irradiances: Float64Array.from(lit, (piece) => sums[piece]! / enclosure.patches[piece]!.area),
   };
 }
 
@@ -213,6 +215,8 @@ export interface SpotWindow {
   readonly reflected: DirectLight;
   /** Irradiance after reflection for a beam of 1 W m-2 from a direction, degrees; read between nodes of the fine net. */
   sunReflected(azimuthDeg: number, elevationDeg: number): number;
+  /** The same for the sun in one node of the fine net. */
+  sunFromNode(node: number): number;
   /** The same for one instant, with the edge of the sun's patch exact. */
   sunReflectedExactly(toSun: Vec): number;
   readonly flux: Coefficients;
@@ -226,14 +230,18 @@ export interface SpotWindow {
 export function spotWindows(lit: LitRoom, receiver: Receiver, neighbours: readonly Occluder[] = [], known?: Importance): SpotWindow[] {
   const occluders = neighbours.length > 0 ? [...lit.solids, ...neighbours] : lit.solids;
   const importance = known ?? lit.enclosure.importance(receiver, occluders);
-  return lit.panes.map((seen) => ({
-    pane: seen.pane,
-    direct: directLight(seen.pane, receiver, occluders, lit.resolution.spot),
-    reflected: gather(seen.onSurfaces, importance.whole, lit.enclosure),
-    sunReflected: sunReader(lit, seen, receiver, occluders, importance),
-    sunReflectedExactly: (toSun) => exactSun(lit, seen.pane, receiver, occluders, importance, toSun),
-    flux: seen.flux,
-  }));
+  return lit.panes.map((seen) => {
+    const sunFromNode = sunReader(lit, seen, receiver, occluders, importance);
+    return {
+      pane: seen.pane,
+      direct: directLight(seen.pane, receiver, occluders, lit.resolution.spot),
+      reflected: gather(seen.onSurfaces, importance.whole, lit.enclosure),
+      sunFromNode,
+      sunReflected: (azimuthDeg, elevationDeg) => betweenNodes(sunFromNode, azimuthDeg, elevationDeg),
+      sunReflectedExactly: (toSun) => exactSun(lit, seen.pane, receiver, occluders, importance, toSun),
+      flux: seen.flux,
+    };
+  });
 }
 
 const around = emptyAround();
@@ -243,8 +251,8 @@ const CLOSE_WALL_M = 0.6;
 
 const FIRST_WALL = 2;
 
-/** Reads what a beam gives back between directions that are traced when they are first asked for. */
-function sunReader(lit: LitRoom, seen: PaneInRoom, receiver: Receiver, occluders: readonly Occluder[], importance: Importance): (azimuthDeg: number, elevationDeg: number) => number {
+/** Tells what a beam from each node gives back, traced when it is first asked for. */
+function sunReader(lit: LitRoom, seen: PaneInRoom, receiver: Receiver, occluders: readonly Occluder[], importance: Importance): (node: number) => number {
   const read = new Float64Array(SKY_NODES).fill(NaN);
   const close = lit.enclosure.faces.some((face, index) => index >= FIRST_WALL && distanceFrom(face, receiver.point) < CLOSE_WALL_M);
   const trace = (node: number) => {
@@ -253,16 +261,17 @@ function sunReader(lit: LitRoom, seen: PaneInRoom, receiver: Receiver, occluders
     const straight = straightFromPatch(lit, seen.pane, receiver, occluders, directionInRoom(lit.room, azimuthDeg, elevationDeg));
     return straight + weighed(seen.sunFrom(node), importance.byBounces);
   };
-  return (azimuthDeg, elevationDeg) => {
-    findAround(around, FINE_NET, azimuthDeg, elevationDeg);
-    let sum = 0;
-    for (let i = 0; i < 4; i++) {
-      const node = around.nodes[i]!;
-      if (Number.isNaN(read[node]!)) read[node] = trace(node);
-      sum += around.shares[i]! * read[node]!;
-    }
-    return sum;
+  return (node) => {
+    if (Number.isNaN(read[node]!)) read[node] = trace(node);
+    return read[node]!;
   };
+}
+
+function betweenNodes(sunFromNode: (node: number) => number, azimuthDeg: number, elevationDeg: number): number {
+  findAround(around, FINE_NET, azimuthDeg, elevationDeg);
+  let sum = 0;
+  for (let i = 0; i < 4; i++) sum += around.shares[i]! * sunFromNode(around.nodes[i]!);
+  return sum;
 }
 
 function distanceFrom({ corner, normal }: Rectangle, point: Vec): number {

@@ -86,27 +86,35 @@ export function facesOf({ widthM: w, depthM: d, heightM: h }: Shape): Rectangle[
 
 /** Which face of a box a ray from inside meets, and where. */
 export function hitFace(room: Pick<Room, 'widthM' | 'depthM' | 'heightM'>, from: Vec, way: Vec): { face: number; point: Vec } {
+  // Each pair of faces stands at right angles to one axis: the ray can meet one of the two.
+  const alongX = way.x > 0 ? (room.widthM - from.x) / way.x : way.x < 0 ? -from.x / way.x : Infinity;
+  const alongY = way.y > 0 ? (room.depthM - from.y) / way.y : way.y < 0 ? -from.y / way.y : Infinity;
+  const alongZ = way.z > 0 ? (room.heightM - from.z) / way.z : way.z < 0 ? -from.z / way.z : Infinity;
   let nearest = Infinity;
   let face = 0;
-  const test = (distance: number, index: number) => {
-    if (distance > 1e-9 && distance < nearest) {
-      nearest = distance;
-      face = index;
-    }
-  };
-  if (way.z < 0) test(-from.z / way.z, 0);
-  if (way.z > 0) test((room.heightM - from.z) / way.z, 1);
-  if (way.y < 0) test(-from.y / way.y, 2);
-  if (way.x > 0) test((room.widthM - from.x) / way.x, 3);
-  if (way.y > 0) test((room.depthM - from.y) / way.y, 4);
-  if (way.x < 0) test(-from.x / way.x, 5);
+  if (alongZ > ON_FACE_M) {
+    nearest = alongZ;
+    face = way.z > 0 ? 1 : 0;
+  }
+  if (alongY > ON_FACE_M && alongY < nearest) {
+    nearest = alongY;
+    face = way.y > 0 ? 4 : 2;
+  }
+  if (alongX > ON_FACE_M && alongX < nearest) {
+    nearest = alongX;
+    face = way.x > 0 ? 3 : 5;
+  }
   return {
     face,
     point: { x: from.x + way.x * nearest, y: from.y + way.y * nearest, z: from.z + way.z * nearest },
   };
 }
 
-function liesOn(opening: Rectangle, face: Rectangle): boolean {
+/** A face no farther than this is the one the ray starts from. */
+const ON_FACE_M = 1e-9;
+
+/** Whether an opening is a part of a face or of its patch's plane: none of its light falls there straight. */
+export function liesOn(opening: Rectangle, face: Rectangle): boolean {
   return dot(opening.normal, face.normal) < -0.999 && Math.abs(dot(minus(opening.corner, face.corner), face.normal)) < 1e-6;
 }
 

@@ -46,6 +46,9 @@ export function configurationFactor(polygon: readonly Vec[], point: Vec, normal:
   return Math.abs(sum) / (2 * Math.PI);
 }
 
+/** A corner no farther behind an element's plane than this lies in it: rounding alone would cut a wall at the corner of a room. */
+const SAME_PLANE_M = 1e-9;
+
 /**
  * As `configurationFactor`, for a rectangle: nothing is allocated unless the element's plane cuts it, since radiosity
  * asks for it some hundred thousand times.
@@ -67,7 +70,7 @@ export function rectangleFactor(r: Rectangle, point: Vec, normal: Vec): number {
   const lowest = height + Math.min(0, heightU) + Math.min(0, heightV);
   const highest = height + Math.max(0, heightU) + Math.max(0, heightV);
   if (highest <= 0) return 0;
-  if (lowest < 0) return configurationFactor(corners(r), point, normal);
+  if (lowest < -SAME_PLANE_M) return configurationFactor(corners(r), point, normal);
   const sum =
     edgeTerm(ax, ay, az, ax + ux, ay + uy, az + uz, normal) +
     edgeTerm(ax + ux, ay + uy, az + uz, ax + ux + vx, ay + uy + vy, az + uz + vz, normal) +

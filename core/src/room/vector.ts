@@ -31,7 +31,7 @@ export function cross(p: Vec, q: Vec): Vec {
 }
 
 export function length(p: Vec): number {
-  return Math.hypot(p.x, p.y, p.z);
+  return Math.sqrt(p.x * p.x + p.y * p.y + p.z * p.z);
 }
 
 /** Same direction, length 1; the zero vector stays zero. */

@@ -49,6 +49,8 @@ export interface SkyYear {
   readonly steps: number;
   /** Bin (`month0 * 24 + hour`) of each step. */
   readonly bin: Uint16Array;
+  /** The steps in order of their bins, those of one bin in order of time. */
+  readonly byBin: Uint32Array;
   /** Length of a step, minutes, and which step of its hour each is, from 0. */
   readonly stepMinutes: number;
   readonly slot: Uint8Array;
@@ -174,6 +176,7 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     daysInMonth: monthDays,
     steps: bin.length,
     bin: Uint16Array.from(bin),
+    byBin: inOrder(bin),
     stepMinutes,
     slot: Uint8Array.from(slot),
     azimuthDeg: Float32Array.from(azimuth),
@@ -187,6 +190,16 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     coarseClearShape: coarseShapes(clearShape),
     lit: Uint8Array.from({ length: HOUR_BINS }, (_, at) => (global[at * types]! > 0 ? 1 : 0)),
   };
+}
+
+/** Counting sort: keeps the order of time within a bin. */
+function inOrder(bin: readonly number[]): Uint32Array {
+  const next = new Uint32Array(HOUR_BINS + 1);
+  for (const at of bin) next[at + 1]!++;
+  for (let at = 1; at <= HOUR_BINS; at++) next[at]! += next[at - 1]!;
+  const order = new Uint32Array(bin.length);
+  bin.forEach((at, step) => (order[next[at]!++] = step));
+  return order;
 }
 
 function unitVectors(azimuthDeg: readonly number[], elevationDeg: readonly number[]): Float64Array {

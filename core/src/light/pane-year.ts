@@ -1,0 +1,166 @@
+/** What the sun does at one window through a year, the same for every spot of its room. */
+import { FINE_NET, emptyAround, findAround } from '../sky/nodes';
+import { OVERCAST_SKY } from '../sky/radiance';
+import { HOUR_BINS, type SkyYear } from '../sky/year';
+import { directionInRoom } from '../room/geometry';
+import { binned, type BinnedCoefficients } from './binned';
+import { beamThrough, litPart, paneAzimuth, type LitPart } from './pane';
+import type { SpotWindow } from './room';
+
+/** The beam is summed by quarters of an hour for what it gives after reflection, however fine the steps. */
+const QUARTERS = 4;
+
+/** So many steps are passed over at once where none of them can reach a spot: quarter hours of one hour on four days. */
+export const RUN = 16;
+
+export interface PaneYear {
+  /** The year's steps in which the sun stands before the window, hour bin by hour bin. */
+  readonly steps: Uint32Array;
+  /** At each of them: the beam's run along the opening's edges for each metre away from the glass, and its height (z of a unit vector). */
+  readonly alongU: Float32Array;
+  readonly alongV: Float32Array;
+  readonly height: Float32Array;
+  /** Least and most of `alongU`, then of `alongV`, over each run of steps. */
+  readonly runs: Float32Array;
+  /** What of it passes, and the share that trees outside leave. */
+  readonly passed: Float32Array;
+  readonly treeShare: Float32Array;
+  /** The part of the opening through which it comes: u0, u1, v0, v1 in turn. */
+  readonly parts: Float32Array;
+  /**
+   * The beam by quarter of each hour bin, since what it gives after reflection changes slowly: the bin, the four nodes of
+   * the fine net around the mean direction (weighted by energy) with their shares, and W h m-2 a day by day type.
+   */
+  readonly beamBins: Uint16Array;
+  readonly beamNodes: Uint16Array;
+  readonly beamShares: Float32Array;
+  readonly beamEnergy: Float64Array;
+  readonly flux: BinnedCoefficients;
+  /** The beam on each square metre of curtain, W h m-2 a day by bin and day type. */
+  readonly sunFlux: Float64Array;
+}
+
+const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
+
+/** Picks the steps of the year in which the sun stands before a window, and sums the beam that passes it. */
+export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear, even: Float64Array = OVERCAST_SKY): PaneYear {
+  const { pane } = window;
+  const { dayTypes } = sky;
+  const steps = new Uint32Array(sky.steps);
+  const alongU = new Float32Array(sky.steps);
+  const alongV = new Float32Array(sky.steps);
+  const height = new Float32Array(sky.steps);
+  const passedOf = new Float32Array(sky.steps);
+  const treeShareOf = new Float32Array(sky.steps);
+  const parts = new Float32Array(4 * sky.steps);
+  let count = 0;
+  // East and north in the room's frame: the same for every step.
+  const east = directionInRoom(pane.room, 90, 0);
+  const north = directionInRoom(pane.room, 0, 0);
+  const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
+  const { normal: n, edgeU, edgeV, sizeU, sizeV } = pane.opening;
+  const monthOn = Array.from({ length: 12 }, (_, month0) => pane.months.includes(month0 + 1));
+  const quarters = HOUR_BINS * QUARTERS;
+  const energy = new Float64Array(quarters * dayTypes);
+  const weight = new Float64Array(quarters);
+  const azimuth = new Float64Array(quarters);
+  const elevation = new Float64Array(quarters);
+  const facing = paneAzimuth(pane, n.x, n.y);
+  for (let i = 0; i < sky.steps; i++) {
+    const step = sky.byBin[i]!;
+    const bin = sky.bin[step]!;
+    const month0 = Math.floor(bin / 24);
+    if (!monthOn[month0]) continue;
+    const e = sky.toSun[3 * step]!;
+    const f = sky.toSun[3 * step + 1]!;
+    const x = e * east.x + f * north.x;
+    const y = e * east.y + f * north.y;
+    const z = sky.toSun[3 * step + 2]!;
+    const cosGlass = x * n.x + y * n.y + z * n.z;
+    if (cosGlass <= 0) continue;
+    const passed = beamThrough(pane, { x, y, z });
+    if (passed === 0) continue;
+    litPart(part, pane, x, y, z);
+    const litShare = (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (sizeU * sizeV);
+    if (litShare === 0) continue;
+    // What the beam gives after reflection is told without the trees that dim it.
+    const treeShare = passed / (pane.glass(cosGlass) * pane.clearShare);
+    steps[count] = step;
+    alongU[count] = (x * edgeU.x + y * edgeU.y + z * edgeU.z) / cosGlass;
+    alongV[count] = (x * edgeV.x + y * edgeV.y + z * edgeV.z) / cosGlass;
+    height[count] = z;
+    passedOf[count] = passed;
+    treeShareOf[count] = treeShare;
+    parts[4 * count] = part.u0;
+    parts[4 * count + 1] = part.u1;
+    parts[4 * count + 2] = part.v0;
+    parts[4 * count + 3] = part.v1;
+    count++;
+    const hours = sky.stepMinutes / 60 / sky.daysInMonth[month0]!;
+    const quarter = bin * QUARTERS + Math.floor((sky.slot[step]! * sky.stepMinutes) / 15);
+    const onGlass = passed * cosGlass * litShare * hours;
+    let beam = 0;
+    for (let type = 0; type < dayTypes; type++) {
+      const dni = sky.dni[step * dayTypes + type]!;
+      beam += dni * treeShare;
+      energy[quarter * dayTypes + type]! += dni * treeShare * hours;
+      sunFlux[bin * dayTypes + type]! += dni * onGlass;
+    }
+    weight[quarter]! += beam;
+    // Taken from the pane's own bearing, so that north does not break the mean.
+    azimuth[quarter]! += beam * (((sky.azimuthDeg[step]! - facing + 540) % 360) - 180);
+    elevation[quarter]! += beam * sky.elevationDeg[step]!;
+  }
+  const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
+  return {
+    steps: steps.slice(0, count),
+    alongU: alongU.slice(0, count),
+    alongV: alongV.slice(0, count),
+    height: height.slice(0, count),
+    runs: runsOf(alongU, alongV, count),
+    passed: passedOf.slice(0, count),
+    treeShare: treeShareOf.slice(0, count),
+    parts: parts.slice(0, 4 * count),
+    beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
+    ...nodesAround(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!, (quarter) => elevation[quarter]! / weight[quarter]!),
+    beamEnergy: energyOf(energy, used, dayTypes),
+    flux: binned(window.flux, sky, even, pane.months),
+    sunFlux,
+  };
+}
+
+function runsOf(alongU: Float32Array, alongV: Float32Array, count: number): Float32Array {
+  const runs = new Float32Array(4 * Math.ceil(count / RUN));
+  for (let run = 0; run * RUN < count; run++) {
+    let u0 = Infinity;
+    let u1 = -Infinity;
+    let v0 = Infinity;
+    let v1 = -Infinity;
+    for (let i = run * RUN; i < Math.min(count, (run + 1) * RUN); i++) {
+      u0 = Math.min(u0, alongU[i]!);
+      u1 = Math.max(u1, alongU[i]!);
+      v0 = Math.min(v0, alongV[i]!);
+      v1 = Math.max(v1, alongV[i]!);
+    }
+    runs.set([u0, u1, v0, v1], 4 * run);
+  }
+  return runs;
+}
+
+function nodesAround(used: readonly number[], azimuthOf: (quarter: number) => number, elevationOf: (quarter: number) => number): Pick<PaneYear, 'beamNodes' | 'beamShares'> {
+  const around = emptyAround();
+  const beamNodes = new Uint16Array(4 * used.length);
+  const beamShares = new Float32Array(4 * used.length);
+  used.forEach((quarter, i) => {
+    findAround(around, FINE_NET, azimuthOf(quarter), elevationOf(quarter));
+    beamNodes.set(around.nodes, 4 * i);
+    beamShares.set(around.shares, 4 * i);
+  });
+  return { beamNodes, beamShares };
+}
+
+function energyOf(energy: Float64Array, used: readonly number[], dayTypes: number): Float64Array {
+  const kept = new Float64Array(used.length * dayTypes);
+  used.forEach((quarter, i) => kept.set(energy.subarray(quarter * dayTypes, (quarter + 1) * dayTypes), i * dayTypes));
+  return kept;
+}

@@ -1,0 +1,73 @@
+/** The sun on a leaf through a year, held against a ray from the leaf at every step. */
+import { smallHome } from '../home/small-home.fixture';
+import { directionInRoom, solidBox, vec, UP, type Occluder, type Vec } from '../room';
+import { HOUR_BINS, climateWeather, skyYear } from '../sky';
+import { litRoom, paneOf, paneYear, spotWindows, sunTransmittance, windowYear } from './index';
+
+const room = { ...smallHome.rooms[0]!, widthM: 4, depthM: 4, heightM: 2.6, wallABearing: 170 };
+const window = { ...smallHome.windows[0]!, offsetM: 1.2, sillM: 0.9, widthM: 1.4, heightM: 1.2, overhangM: 0.3, overhangAboveM: 0.1, revealM: 0.15 };
+const sky = skyYear({ place: { latitude: 50, longitude: 3 }, timeZone: 'Etc/GMT', year: 2026, weather: climateWeather(Array<number>(12).fill(0.45), 50, 3.5) });
+const pane = paneOf(room, window, { panes: 2, normalTransmittance: 0.76 });
+const lit = litRoom(room, [pane], []);
+
+const BOARD = solidBox(1.5, 0.2, 1.15, 1, 0.4, 0);
+const CROWN: Occluder = { ...solidBox(1.6, 0.3, 0.9, 0.5, 0.3, 0.4), extinction: 1.2 };
+
+/** Ray by ray: the beam's energy by bin and day type, hours in sight by bin, the strongest whole hour by bin. */
+function stepByStep(leaf: Vec, occluders: readonly Occluder[]) {
+  const energy = new Float64Array(HOUR_BINS * sky.dayTypes);
+  const hoursInSight = new Float64Array(HOUR_BINS);
+  const hours = new Map<string, number>();
+  const days = sky.daysInMonth;
+  let day = 0;
+  for (let step = 0; step < sky.steps; step++) {
+    if (step > 0 && sky.azimuthDeg[step]! < sky.azimuthDeg[step - 1]!) day++;
+    const toSun = directionInRoom(room, sky.azimuthDeg[step]!, sky.elevationDeg[step]!);
+    const passed = sunTransmittance(pane, leaf, toSun, occluders);
+    if (passed === 0) continue;
+    const bin = sky.bin[step]!;
+    const share = 0.25 / days[Math.floor(bin / 24)]!;
+    let brightest = 0;
+    for (let type = 0; type < sky.dayTypes; type++) {
+      const beam = sky.dni[step * sky.dayTypes + type]! * passed * toSun.z;
+      energy[bin * sky.dayTypes + type]! += beam * share;
+      brightest = Math.max(brightest, beam);
+    }
+    if (passed / (pane.glass(toSun.x * pane.opening.normal.x + toSun.y * pane.opening.normal.y + toSun.z * pane.opening.normal.z) * pane.clearShare) >= 0.5) hoursInSight[bin]! += share;
+    const hour = `${bin}|${day}`;
+    hours.set(hour, (hours.get(hour) ?? 0) + brightest / 4);
+  }
+  const peak = new Float64Array(HOUR_BINS);
+  for (const [hour, sum] of hours) peak[Number(hour.split('|')[0])] = Math.max(peak[Number(hour.split('|')[0])]!, sum);
+  return { energy, hoursInSight, peak };
+}
+
+const sum = (values: ArrayLike<number>) => Array.from(values).reduce((total, value) => total + value, 0);
+
+describe('the sun on a leaf', () => {
+  it.each<[string, Vec, Occluder[]]>([
+    ['near the window', vec(1.8, 0.5, 1), []],
+    ['deep in the room, where patches come and go', vec(2.6, 2.9, 0.4), []],
+    ['under a board', vec(1.8, 0.4, 1), [BOARD]],
+    ['behind a crown', vec(1.8, 0.9, 0.95), [CROWN]],
+  ])('is what rays tell step by step: %s', (_, leaf, occluders) => {
+    const [spot] = spotWindows(lit, { point: leaf, normal: UP }, occluders);
+    const year = windowYear(spot!, leaf, occluders, sky, paneYear(spot!, sky));
+    const rays = stepByStep(leaf, occluders);
+    expect(sum(rays.energy)).toBeGreaterThan(100);
+    expect(Math.abs(sum(year.sunDirect) / sum(rays.energy) - 1)).toBeLessThan(0.001);
+    expect(Math.abs(sum(year.sunHoursPossible) / sum(rays.hoursInSight) - 1)).toBeLessThan(0.003);
+    for (let bin = 0; bin < HOUR_BINS; bin++) {
+      const at = bin * sky.dayTypes;
+      expect(year.sunDirect.slice(at, at + sky.dayTypes).reduce((p, q) => p + q, 0)).toBeCloseTo(sum(rays.energy.slice(at, at + sky.dayTypes)), 0);
+      // An hour is one day's: what fell on the same hour of another day is not added to it.
+      expect(Math.abs(year.sunPeak[bin]! - rays.peak[bin]!)).toBeLessThan(0.5);
+    }
+  });
+
+  it('is nothing on the far side of the glass', () => {
+    const leaf = vec(1.8, -0.4, 1);
+    const [spot] = spotWindows(lit, { point: vec(1.8, 0.4, 1), normal: UP });
+    expect(sum(windowYear(spot!, leaf, [], sky, paneYear(spot!, sky)).sunDirect)).toBe(0);
+  });
+});
