@@ -1,9 +1,5 @@
 import { defineConfig } from '@playwright/test';
-
-const CHROMIUM_FLAGS = [
-  '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
-  '--disable-background-networking', '--disable-component-update', '--disable-sync',
-];
+import { CHROMIUM_LAUNCH } from './scripts/chromium';
 
 /** Every test starts its own server with its own database, so they run side by side. */
 export default defineConfig({
@@ -15,7 +11,7 @@ export default defineConfig({
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '.tmp/playwright.json' }]],
   use: {
-    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: CHROMIUM_FLAGS },
+    launchOptions: CHROMIUM_LAUNCH,
     trace: 'off',
     acceptDownloads: true,
   },

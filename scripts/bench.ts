@@ -1,14 +1,17 @@
 /** npm run bench: how long answers take and how that grows, with ratios; nothing here passes or fails. */
 import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
 import { Answerer, type HomeFacts } from '@dulvan/core';
+import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Worker } from 'node:worker_threads';
+import { Worker as NodeWorker } from 'node:worker_threads';
 import { sailLoft } from '../server/src/demo/sail-loft';
 import misspellings from '../catalogue/src/misspellings.fixture.json';
 import { startServer } from '../server/src';
+import type { Figure } from './bench-engine';
+import { CHROMIUM_LAUNCH } from './chromium';
 import { median, timed } from './timing';
 
 const YEAR = 2026;
@@ -43,17 +46,51 @@ function benchAnswers(): void {
   line('the wash over the loft’s plan (70 points)', timed(() => answerer.wash(sailLoft, 'loft', YEAR)), warm);
 }
 
-/** Asks a worker of bundled code, as the browser's is, and hears one message a figure. */
-async function benchWorker(): Promise<void> {
-  console.log('\nOne worker, code bundled as for the browser: 4 rooms, 8 windows, 120 spots, 40 lamps, a year of quarter hours');
+const HOME_TOLD = '4 rooms, 8 windows, 120 spots, 40 lamps, a year of quarter hours';
+
+const tellFigure = ({ what, ms, baseMs }: Figure) => line(what, ms, baseMs);
+
+/** Fresh workers that are asked one after another. */
+const BROWSER_WORKERS = 5;
+
+/** In headless Chromium, as growers run it. */
+async function benchBrowser(): Promise<void> {
+  console.log(`\nA worker of the browser: ${HOME_TOLD}`);
+  const { outputFiles } = await build({ entryPoints: [path.join(__dirname, 'bench-web-worker.ts')], bundle: true, minify: true, platform: 'browser', format: 'iife', write: false, logLevel: 'error' });
+  const browser = await chromium.launch(CHROMIUM_LAUNCH);
+  const page = await browser.newPage();
+  const ask = () =>
+    page.evaluate(
+      (code) =>
+        new Promise<Figure[]>((resolve, reject) => {
+          const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })));
+          worker.onmessage = ({ data }: MessageEvent<Figure[]>) => {
+            worker.terminate();
+            resolve(data);
+          };
+          worker.onerror = ({ message }) => reject(new Error(message));
+        }),
+      outputFiles[0]!.text,
+    );
+  const runs: Figure[][] = [];
+  for (let run = 0; run < BROWSER_WORKERS; run++) runs.push(await ask());
+  await browser.close();
+  const middle = (index: number, key: 'ms' | 'baseMs') => median(runs.map((run) => run[index]![key] ?? NaN));
+  runs[0]!.forEach(({ what, baseMs }, i) => tellFigure({ what, ms: middle(i, 'ms'), ...(baseMs === undefined ? {} : { baseMs: middle(i, 'baseMs') }) }));
+  console.log(`(each the median of ${BROWSER_WORKERS} fresh workers)`);
+}
+
+/** The same in a worker of Node.js. */
+async function benchNode(): Promise<void> {
+  console.log(`\nA worker of Node.js: ${HOME_TOLD}`);
   const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-bench-'));
   const outfile = path.join(folder, 'worker.mjs');
-  await build({ entryPoints: [path.join(__dirname, 'bench-worker.ts')], bundle: true, platform: 'node', format: 'esm', outfile, logLevel: 'error' });
+  await build({ entryPoints: [path.join(__dirname, 'bench-node-worker.ts')], bundle: true, platform: 'node', format: 'esm', outfile, logLevel: 'error' });
   await new Promise<void>((resolve, reject) => {
-    const worker = new Worker(outfile);
-    worker.on('message', ({ what, value, unit, ratio }: { what: string; value: number; unit: 'ms' | 'MB'; ratio?: number }) => {
-      if (unit === 'ms') line(what, value, ratio === undefined ? undefined : value / ratio);
-      else console.log(`${what.padEnd(58)} ${value.toFixed(0).padStart(9)} MB`);
+    const worker = new NodeWorker(outfile);
+    worker.on('message', (told: Figure | { readonly megabytes: number }) => {
+      if ('ms' in told) tellFigure(told);
+      else console.log(`${'memory of the worker’s process after all this, not yet tidied'.padEnd(58)} ${told.megabytes.toFixed(0).padStart(9)} MB`);
     });
     worker.on('error', reject);
     worker.on('exit', () => resolve());
@@ -104,7 +141,8 @@ async function benchApi(): Promise<void> {
 
 async function main(): Promise<void> {
   console.log(`Node.js ${process.version}`);
-  await benchWorker();
+  await benchBrowser();
+  await benchNode();
   benchAnswers();
   benchSearch();
   await benchApi();

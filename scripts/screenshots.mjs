@@ -1,5 +1,6 @@
 /** npm run screenshots: one current picture of each main view, from demo data, into docs/screenshots. */
 import { chromium } from '@playwright/test';
+import { CHROMIUM_LAUNCH } from './chromium.ts';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -41,7 +42,7 @@ const server = spawn(process.execPath, ['scripts/start.mjs', '--demo'], {
   env: { ...process.env, PORT: String(PORT), DULVAN_DATA: path.join(folder, 'demo.sqlite') },
 });
 await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes('Dulvan is at') && resolve()));
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch(CHROMIUM_LAUNCH);
 try {
   for (const [name, address, viewport, colorScheme, act] of VIEWS) {
     const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
