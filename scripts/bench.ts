@@ -12,7 +12,7 @@ import misspellings from '../catalogue/src/misspellings.fixture.json';
 import { startServer } from '../server/src';
 import type { Figure } from './bench-engine';
 import { CHROMIUM_LAUNCH } from './chromium';
-import { median, timed } from './timing';
+import { median, pace, timed } from './timing';
 
 const YEAR = 2026;
 
@@ -141,11 +141,13 @@ async function benchApi(): Promise<void> {
 
 async function main(): Promise<void> {
   console.log(`Node.js ${process.version}`);
+  line('pace of the machine: 20 million steps of a fixed loop', pace());
   await benchBrowser();
   await benchNode();
   benchAnswers();
   benchSearch();
   await benchApi();
+  line('\npace of the machine at the end', pace());
 }
 
 void main();

@@ -16,5 +16,5 @@ export const DEFAULT_RESOLUTION: Resolution = {
   patchesAlong: 6,
   spot: { cellPerDistance: 0.22, least: 6, most: 36 },
   surface: { cellPerDistance: 0.5, least: 3, most: 14 },
-  sunCells: 12,
+  sunCells: 10,
 };

@@ -104,13 +104,12 @@ function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, c
 }
 
 function nodesSeen(all: Float64Array, pieces: number): Uint16Array {
-  const seen: number[] = [];
-  for (let node = 0; node < COARSE_NET.count; node++) {
-    let piece = 0;
-    while (piece < pieces && all[piece * COARSE_NET.count + node] === 0) piece++;
-    if (piece < pieces) seen.push(node);
+  const seen = new Uint8Array(COARSE_NET.count);
+  for (let piece = 0; piece < pieces; piece++) {
+    const row = piece * COARSE_NET.count;
+    for (let node = 0; node < COARSE_NET.count; node++) if (all[row + node] !== 0) seen[node] = 1;
   }
-  return Uint16Array.from(seen);
+  return Uint16Array.from(Array.from(seen.keys()).filter((node) => seen[node] === 1));
 }
 
 /** Pieces that count within this share of what their patch does on the mean are taken with it. */

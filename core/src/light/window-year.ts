@@ -124,13 +124,13 @@ function sunOnLeaf({ pane }: SpotWindow, leaf: Vec, occluders: readonly Occluder
       const bin = sky.bin[step]!;
       const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
       const onLeaf = passed * outside.height[i]!;
+      const energy = onLeaf * hours;
+      const threshold = SUNSHINE_THRESHOLD / shine;
       let sunny = 0;
-      let brightest = 0;
       for (let type = 0; type < dayTypes; type++) {
         const dni = sky.dni[step * dayTypes + type]!;
-        sunDirect[bin * dayTypes + type]! += dni * onLeaf * hours;
-        if (dni * shine > SUNSHINE_THRESHOLD) sunny += 1 / dayTypes;
-        if (dni > brightest) brightest = dni;
+        sunDirect[bin * dayTypes + type]! += dni * energy;
+        if (dni > threshold) sunny++;
       }
       // One hour of one day: steps of a day are numbered in a row, as their slots are.
       const slot = sky.slot[step]!;
@@ -138,11 +138,11 @@ function sunOnLeaf({ pane }: SpotWindow, leaf: Vec, occluders: readonly Occluder
       hourOf = bin;
       lastStep = step;
       lastSlot = slot;
-      hourSum += (brightest * onLeaf * sky.stepMinutes) / 60;
+      hourSum += (sky.dniMost[step]! * onLeaf * sky.stepMinutes) / 60;
       if (hourSum > sunPeak[bin]!) sunPeak[bin] = hourSum;
       if (shine < DISC_SEEN) continue;
       sunHoursPossible[bin]! += hours;
-      sunHoursLikely[bin]! += hours * sunny;
+      sunHoursLikely[bin]! += (hours * sunny) / dayTypes;
     }
   }
   return { sunDirect, sunPeak, sunHoursPossible, sunHoursLikely };

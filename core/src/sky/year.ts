@@ -60,6 +60,8 @@ export interface SkyYear {
   readonly toSun: Float64Array;
   /** Direct normal irradiance, W m-2, `step * dayTypes + type`. */
   readonly dni: Float32Array;
+  /** The strongest of each step's day types. */
+  readonly dniMost: Float32Array;
   /** Energies a day by bin and type, W h m-2 (mean over the month's days): clear-sky, overcast diffuse, global. */
   readonly clearDiffuse: Float64Array;
   readonly overcastDiffuse: Float64Array;
@@ -170,6 +172,7 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     }
   }
   finishShapes(clearShape, shapeWeight);
+  const lit = Uint8Array.from({ length: HOUR_BINS }, (_, at) => (global[at * types]! > 0 ? 1 : 0));
   return {
     year,
     dayTypes: types,
@@ -183,12 +186,13 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     elevationDeg: Float32Array.from(elevation),
     toSun: unitVectors(azimuth, elevation),
     dni: Float32Array.from(dni),
+    dniMost: Float32Array.from(bin, (_, at) => Math.max(...dni.slice(at * types, (at + 1) * types))),
     clearDiffuse,
     overcastDiffuse,
     global,
     clearShape,
-    coarseClearShape: coarseShapes(clearShape),
-    lit: Uint8Array.from({ length: HOUR_BINS }, (_, at) => (global[at * types]! > 0 ? 1 : 0)),
+    coarseClearShape: coarseShapes(clearShape, lit),
+    lit,
   };
 }
 
@@ -215,10 +219,11 @@ function unitVectors(azimuthDeg: readonly number[], elevationDeg: readonly numbe
   return vectors;
 }
 
-function coarseShapes(shapes: Float32Array): Float32Array {
+function coarseShapes(shapes: Float32Array, lit: Uint8Array): Float32Array {
   const coarse = new Float32Array(HOUR_BINS * COARSE_NET.count);
   const one = new Float64Array(COARSE_NET.count);
   for (let at = 0; at < HOUR_BINS; at++) {
+    if (lit[at] === 0) continue;
     coarsenInto(one, shapes, at * SKY_NODES);
     coarse.set(one, at * COARSE_NET.count);
   }
