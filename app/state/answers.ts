@@ -130,7 +130,7 @@ export function useLosses(facts: HomeFacts | null, spotId: string): Losses | nul
 
 /** A reading that is being taken, held against the model. */
 export function useCompared(facts: HomeFacts | null, reading: Reading | null): ComparedReading | null {
-  return useAsked(facts && reading ? () => answerService('washes').compare(facts, reading, YEAR) : null, [facts, reading && JSON.stringify(reading)]);
+  return useAsked(facts && reading ? () => answerService('washes').compareReading(facts, reading, YEAR) : null, [facts, reading && JSON.stringify(reading)]);
 }
 
 /** The light of lamps over a tier. */

@@ -1,9 +1,10 @@
 /** The light of one instant at a spot, source by source. */
 import { instantLight, passageAt, type Passage, type SunPatch } from '../light';
 import { UP } from '../room';
-import type { Moment } from '../sky';
-import { PPFD_PER_WATT } from '../units';
+import { momentAt, type Moment, type SkyKind } from '../sky';
+import { PPFD_PER_WATT, type CivilDate } from '../units';
 import { roomLightPpfd } from './conditions';
+import type { HomeFacts } from './facts';
 import type { Reading } from './light-facts';
 import type { Knowledge } from './knowledge';
 import type { HomeSky, LeafPlace, LitHome } from './lit-home';
@@ -22,6 +23,11 @@ export interface MomentLight {
 
 /** What windows and sky give together. */
 export const daylightOf = ({ sun, sky, ground, obstruction, reflected }: MomentLight): number => sun + sky + ground + obstruction + reflected;
+
+/** The outdoors at an instant of a home's civil day. */
+export function momentOf(facts: HomeFacts, { weather, turbidity }: HomeSky, atMs: number, sky: SkyKind, date: CivilDate): Moment {
+  return momentAt({ atMs, place: facts.home, timeZone: facts.home.timeZone, date, sky, turbidity, weather });
+}
 
 export interface SpotMoment {
   readonly lit: LitHome;

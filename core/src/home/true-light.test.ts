@@ -3,13 +3,16 @@ import { packHours } from '../sky';
 import { Answerer } from './answers';
 import type { HomeFacts, Plant } from './facts';
 import type { Reading, WeatherFile } from './light-facts';
-import { DAY_FRAMES, LightQuestions, YEAR_ROWS } from './light-questions';
+import { beside } from './beside';
+import { compareReading } from './compare-reading';
+import { YEAR_ROWS, lightYear } from './light-year';
+import { losses } from './losses';
+import { DAY_FRAMES, roomDay } from './room-day';
 import { smallHome, smallKnowledge } from './small-home.fixture';
 import { lampPlan, lampPower, tierField } from './tier-light';
 
 const YEAR = 2026;
 const answerer = new Answerer(smallKnowledge);
-const questions = new LightQuestions(answerer);
 const at = (spotId: string, facts: HomeFacts = smallHome) => answerer.answer(facts, YEAR).spots.find((spot) => spot.spotId === spotId)!;
 const dli = (spotId: string, month: number, facts: HomeFacts = smallHome) => at(spotId, facts).conditions[month - 1]!.dli;
 
@@ -19,7 +22,7 @@ const reading = (given: Partial<Reading>): Reading => ({
 const withReadings = (...readings: Reading[]): HomeFacts => ({ ...smallHome, readings });
 
 describe('a reading', () => {
-  const computed = questions.compare(smallHome, reading({}), YEAR)!.computedPpfd;
+  const computed = compareReading(answerer, smallHome, reading({}), YEAR)!.computedPpfd;
 
   it('as computed changes next to nothing, twice as much corrects its spot, and less so none on another stand', () => {
     expect(at('bright', withReadings(reading({ value: computed }))).correction!.daylight!.factor).toBeCloseTo(1, 6);
@@ -41,21 +44,21 @@ describe('a reading', () => {
   });
 
   it('says the same in lux and foot-candles', () => {
-    const ppfd = questions.compare(smallHome, reading({ value: 100 }), YEAR)!.measuredPpfd;
-    expect(questions.compare(smallHome, reading({ value: 5550, unit: 'lux' }), YEAR)!.measuredPpfd).toBeCloseTo(ppfd, 6);
-    expect(questions.compare(smallHome, reading({ value: 5550 / 10.764, unit: 'fc' }), YEAR)!.measuredPpfd).toBeCloseTo(ppfd, 6);
+    const ppfd = compareReading(answerer, smallHome, reading({ value: 100 }), YEAR)!.measuredPpfd;
+    expect(compareReading(answerer, smallHome, reading({ value: 5550, unit: 'lux' }), YEAR)!.measuredPpfd).toBeCloseTo(ppfd, 6);
+    expect(compareReading(answerer, smallHome, reading({ value: 5550 / 10.764, unit: 'fc' }), YEAR)!.measuredPpfd).toBeCloseTo(ppfd, 6);
   });
 
   it('beside one outdoors no longer depends on the cloud', () => {
-    const pair = questions.compare(smallHome, reading({ sky: 'overcast', value: 60, outdoorValue: 400 }), YEAR)!;
-    const darker = questions.compare(smallHome, reading({ sky: 'overcast', value: 30, outdoorValue: 200 }), YEAR)!;
+    const pair = compareReading(answerer, smallHome, reading({ sky: 'overcast', value: 60, outdoorValue: 400 }), YEAR)!;
+    const darker = compareReading(answerer, smallHome, reading({ sky: 'overcast', value: 30, outdoorValue: 200 }), YEAR)!;
     expect(pair.measuredPpfd / pair.computedPpfd).toBeCloseTo(darker.measuredPpfd / darker.computedPpfd, 9);
-    expect(pair.doubt).toBeLessThan(questions.compare(smallHome, reading({ sky: 'overcast', value: 60 }), YEAR)!.doubt);
+    expect(pair.doubt).toBeLessThan(compareReading(answerer, smallHome, reading({ sky: 'overcast', value: 60 }), YEAR)!.doubt);
   });
 
   it('in the dark corrects lamps and leaves daylight alone', () => {
     const dark = reading({ spotId: 'dim', sky: 'dark', lamps: 'on', curtains: 'shut' });
-    const lamps = questions.compare(smallHome, dark, YEAR)!;
+    const lamps = compareReading(answerer, smallHome, dark, YEAR)!;
     expect(lamps.of).toBe('lamps');
     const home = withReadings({ ...dark, value: lamps.computedPpfd * 0.8 });
     const { conditions, correction } = at('dim', home);
@@ -78,8 +81,8 @@ describe('a reading', () => {
   });
 
   it('of a spot that is gone, or by night without lamps, is left aside', () => {
-    expect(questions.compare(smallHome, reading({ spotId: 'gone' }), YEAR)).toBeNull();
-    expect(questions.compare(smallHome, reading({ atMs: Date.UTC(2026, 5, 21, 0, 30) }), YEAR)).toBeNull();
+    expect(compareReading(answerer, smallHome, reading({ spotId: 'gone' }), YEAR)).toBeNull();
+    expect(compareReading(answerer, smallHome, reading({ atMs: Date.UTC(2026, 5, 21, 0, 30) }), YEAR)).toBeNull();
   });
 });
 
@@ -155,7 +158,7 @@ describe('an imported year of weather', () => {
 });
 
 describe('a room through a day', () => {
-  const day = questions.roomDay(smallHome, 'r', { year: YEAR, month: 3, day: 21 }, 'clear')!;
+  const day = roomDay(answerer, smallHome, 'r', { year: YEAR, month: 3, day: 21 }, 'clear')!;
   const sum = (frame: number) => day.ppfd.subarray(frame * day.columns * day.rows, (frame + 1) * day.columns * day.rows).reduce((all, value) => all + value, 0);
 
   it('is brightest by day, dark at midnight but for lamps, with the sun’s patch only while it shines in', () => {
@@ -167,14 +170,14 @@ describe('a room through a day', () => {
   });
 
   it('has no patch under an overcast sky', () => {
-    const dull = questions.roomDay(smallHome, 'r', { year: YEAR, month: 3, day: 21 }, 'overcast')!;
+    const dull = roomDay(answerer, smallHome, 'r', { year: YEAR, month: 3, day: 21 }, 'overcast')!;
     expect(dull.patches.flat()).toEqual([]);
-    expect(questions.roomDay(smallHome, 'no-room', { year: YEAR, month: 3, day: 21 }, 'clear')).toBeNull();
+    expect(roomDay(answerer, smallHome, 'no-room', { year: YEAR, month: 3, day: 21 }, 'clear')).toBeNull();
   });
 });
 
 describe('a light year', () => {
-  const year = questions.lightYear(smallHome, 'dim', YEAR)!;
+  const year = lightYear(answerer, smallHome, 'dim', YEAR)!;
 
   it('adds up to the months’ light within the coarser steps’ error', () => {
     const perMonth = Array.from({ length: 12 }, (_, month0) => {
@@ -194,7 +197,7 @@ describe('a light year', () => {
 
 describe('places side by side', () => {
   it('hold a spot beside nearer and farther ones, a curtain, and others', () => {
-    const list = questions.beside(smallHome, 'dim', ['bright'], YEAR);
+    const list = beside(answerer, smallHome, 'dim', ['bright'], YEAR);
     expect(list.map((entry) => entry.what)).toEqual(['here', 'nearer', 'farther', 'curtain', 'spot']);
     const by = (what: string) => {
       const entry = list.find((candidate) => candidate.what === what)!;
@@ -206,18 +209,18 @@ describe('places side by side', () => {
   });
 
   it('leave out what would lie beyond a wall', () => {
-    expect(questions.beside(smallHome, 'bright', [], YEAR).map((entry) => entry.what)).not.toContain('nearer');
+    expect(beside(answerer, smallHome, 'bright', [], YEAR).map((entry) => entry.what)).not.toContain('nearer');
   });
 });
 
 describe('what is lost on the way', () => {
   it('adds up, and each loss is where its cause is', () => {
     const clouded: HomeFacts = { ...smallHome, windows: smallHome.windows.map((window) => ({ ...window, curtainId: 'sheer', outsideKind: 'ring', outsideDeg: 15 })) };
-    const losses = questions.losses(clouded, 'dim', YEAR)!;
-    for (const part of [losses.outside, losses.glass, losses.curtain]) expect(part[5]!).toBeGreaterThan(0);
+    const lost = losses(answerer, clouded, 'dim', YEAR)!;
+    for (const part of [lost.outside, lost.glass, lost.curtain]) expect(part[5]!).toBeGreaterThan(0);
     const clear = smallHome.rooms.map((room) => ({ ...room, shellTransmittance: 1 }));
-    expect(questions.losses({ ...smallHome, plants: [], tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })) }, 'dim', YEAR)!.shade[5]!).toBeGreaterThan(0);
-    const plain = questions.losses({ ...smallHome, rooms: clear, tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })), plants: [] }, 'dim', YEAR)!;
+    expect(losses(answerer, { ...smallHome, plants: [], tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })) }, 'dim', YEAR)!.shade[5]!).toBeGreaterThan(0);
+    const plain = losses(answerer, { ...smallHome, rooms: clear, tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })), plants: [] }, 'dim', YEAR)!;
     expect(plain.outside[5]!).toBeCloseTo(0, 6);
     expect(plain.shade[5]!).toBeCloseTo(0, 6);
     expect(plain.curtain[5]!).toBeCloseTo(0, 6);
