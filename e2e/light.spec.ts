@@ -149,3 +149,30 @@ test('draws a spot along its stand and sees its light follow, before it is kept'
   await page.getByRole('button', { name: 'Put back' }).click();
   await expect(page.getByTestId('figure-dli')).toHaveText(before!);
 });
+
+test('keeps a drawing as a picture, its title above it', async ({ page }) => {
+  await page.goto('/light/year/sill-4');
+  await expect(page.getByRole('table', { name: 'Light by month' })).toBeVisible({ timeout: 60_000 });
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Keep as a picture: The sail loft, Sill, starboard end: what shines, day by day' }).click();
+  const saved = await saving;
+  expect(saved.suggestedFilename()).toBe('the-sail-loft-sill-starboard-end-what-shines-day-by-day.png');
+  const told = await page.evaluate(async (base64) => {
+    const image = await createImageBitmap(await (await fetch(`data:image/png;base64,${base64}`)).blob());
+    const pen = new OffscreenCanvas(image.width, image.height).getContext('2d', { willReadFrequently: true })!;
+    pen.drawImage(image, 0, 0);
+    // What differs from the paper in the corner, in the band of the title and below it.
+    const drawnShare = (top: number, bottom: number) => {
+      const { data } = pen.getImageData(0, top, image.width, bottom - top);
+      let drawn = 0;
+      for (let i = 0; i < data.length; i += 4) if (Math.abs(data[i]! - data[0]!) + Math.abs(data[i + 1]! - data[1]!) + Math.abs(data[i + 2]! - data[2]!) > 30) drawn++;
+      return drawn / (data.length / 4);
+    };
+    return { width: image.width, height: image.height, title: drawnShare(0, 84), below: drawnShare(84, image.height) };
+  }, readFileSync(await saved.path()).toString('base64'));
+  const drawing = (await page.getByRole('img', { name: /^What shines on this spot/ }).boundingBox())!;
+  expect(told.width).toBe(2 * Math.round(drawing.width + 32));
+  expect(told.height).toBeGreaterThan(2 * drawing.height);
+  expect(told.title).toBeGreaterThan(0.02);
+  expect(told.below).toBeGreaterThan(0.3);
+});

@@ -1,8 +1,8 @@
 /** Files to and from the browser. */
 
-/** Hands a text to the browser to keep as a file. */
-export function saveFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a text or a picture to the browser to keep as a file. */
+export function saveFile(name: string, content: BlobPart, type: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -1,9 +1,14 @@
 import type { Direction, Factor, MonthFit, Severity } from '@dulvan/core';
-import { fireEvent, render, screen } from '@testing-library/react-native';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react-native';
+import { Text } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { Choices, MonthBoxes } from './choices';
+import { Drawing } from './drawing';
 import { FitMark } from './fit-mark';
+import { fileNameOf, savePicture } from './picture';
 import { lightTheme } from './theme';
+
+jest.mock('./picture', () => ({ ...jest.requireActual<object>('./picture'), savePicture: jest.fn(() => Promise.resolve()) }));
 
 const reading = (factor: Factor, direction: Direction, severity: Severity) =>
   ({ factor, aspect: 'dli', score: 1, direction, severity, gets: 0, wantsFrom: 0, wantsTo: 0, distance: 0, depends: 'no' }) as const;
@@ -49,5 +54,37 @@ describe('choices', () => {
     expect(chosen).toHaveBeenLastCalledWith([1, 2, 11]);
     fireEvent.press(screen.getByLabelText('February'));
     expect(chosen).toHaveBeenLastCalledWith([11]);
+  });
+});
+
+describe('a drawing', () => {
+  const drawn = () => show(
+    <Drawing name="Plan in June" minHeight={100} legend={<Text>Steps of light</Text>}>
+      {(width) => <Text>{`${width} px wide`}</Text>}
+    </Drawing>,
+  );
+
+  it('waits for its width, then fills it', () => {
+    drawn();
+    expect(screen.queryByText(/px wide/)).toBeNull();
+    fireEvent(screen.getByText('Steps of light').parent!, 'layout', { nativeEvent: { layout: { width: 320, height: 100 } } });
+    expect(screen.getByText('320 px wide')).toBeTruthy();
+  });
+
+  it('is kept under its name, and says when that fails', async () => {
+    drawn();
+    fireEvent.press(screen.getByRole('button', { name: 'Keep as a picture: Plan in June' }));
+    expect(jest.mocked(savePicture).mock.calls[0]![1]).toBe('Plan in June');
+    jest.mocked(savePicture).mockRejectedValueOnce(new Error('no room on the disk'));
+    fireEvent.press(screen.getByRole('button', { name: 'Keep as a picture: Plan in June' }));
+    await waitFor(() => expect(screen.getByText('No picture could be made: no room on the disk')).toBeTruthy());
+  });
+
+  it.each([
+    ['The Sail Loft, Café: 12:00 on 21 June', 'the-sail-loft-cafe-12-00-on-21-june.png'],
+    ['../../etc', 'etc.png'],
+    ['帆', 'drawing.png'],
+  ])('names its file in plain letters: %s', (title, name) => {
+    expect(fileNameOf(title)).toBe(name);
   });
 });

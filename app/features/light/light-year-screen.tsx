@@ -1,11 +1,12 @@
 /** A spot's light year: days across, hours down, what shines when and how strongly; below, each day's sum against the bands of who stands there. */
 import { SHINING, YEAR_ROWS, type HomeFacts, type LightYear, type Spot, type Target } from '@dulvan/core';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import { useAnswers, useLightYear } from '../../state/answers';
 import { useFacts } from '../../state/home';
 import { TextLink } from '../../ui/button';
+import { Drawing } from '../../ui/drawing';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
 import { FONT, SPACE } from '../../ui/theme';
@@ -29,7 +30,6 @@ const LEFT = 30;
 
 function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
   const [month, setMonth] = useMonth();
-  const [width, setWidth] = useState(0);
   const year = useLightYear(facts, spot.id);
   const plants = facts.plants.filter((plant) => plant.spotId === spot.id);
   const answers = useAnswers((state) => state.answers);
@@ -42,18 +42,22 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
       <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
       <Title>Every day and hour</Title>
       <Small>{`Days across, hours down, the mean sky of each time. Weather: ${weatherName(facts)}.`}</Small>
-      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: HEIGHT }}>
-        {year && width > 0 ? <Hours year={year} width={width} month={month} /> : <Small>Working …</Small>}
-      </View>
-      <Legend />
+      <Drawing name={`${facts.home.name}, ${spot.name}: what shines, day by day`} minHeight={HEIGHT} legend={<Legend />}>
+        {(width) => (year ? <Hours year={year} width={width} month={month} /> : <Small>Working …</Small>)}
+      </Drawing>
       <MonthSlider month={month} onMonth={setMonth} />
     </>
   );
   const second = year ? (
     <>
       <Heading>Each day’s sum</Heading>
-      {width > 0 ? <Sums year={year} width={width} targets={targets[0]?.targets ?? null} /> : null}
-      {targets.length === 0 ? <Small>Nobody with known needs stands here.</Small> : <Small>{`The grey band is what ${targets[0]!.name} thrives on.`}</Small>}
+      <Drawing
+        name={`${facts.home.name}, ${spot.name}: each day’s sum of light, mol a day`}
+        minHeight={SUM_HEIGHT}
+        legend={<Small>{targets.length === 0 ? 'Nobody with known needs stands here.' : `The grey band is what ${targets[0]!.name} thrives on.`}</Small>}
+      >
+        {(width) => <Sums year={year} width={width} targets={targets[0]?.targets ?? null} />}
+      </Drawing>
       <MonthTable year={year} targets={targets[0]?.targets ?? null} />
     </>
   ) : null;

@@ -7,6 +7,7 @@ import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
+import { Drawing } from '../../ui/drawing';
 import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
@@ -38,7 +39,6 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
   const [sky, setSky] = useState<SkyKind>('clear');
   const [frame, setFrame] = useState(FIRST_FRAME);
   const [playing, setPlaying] = useState<'no' | 'yes'>('no');
-  const [width, setWidth] = useState(0);
   const shown = useRoomDay(facts, room.id, { year: YEAR, month, day }, sky);
   useEffect(() => {
     if (playing === 'no') return undefined;
@@ -61,8 +61,12 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
       <Title>{`${clock(minute)}, ${day} ${monthName(month)}`}</Title>
       <Small>{shown ? `${sunWords}. ${patches.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.'}` : 'Working …'}</Small>
-      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 260 }}>
-        {width > 0 ? (
+      <Drawing
+        name={`${facts.home.name}, ${room.name}: ${clock(minute)} on ${day} ${monthName(month)}, ${SKY_WORD[sky].toLowerCase()}`}
+        minHeight={260}
+        legend={<Legend heightM={shown?.heightM ?? 0.8} />}
+      >
+        {(width) => (
           <RoomPlan
             facts={facts}
             room={room}
@@ -71,8 +75,8 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
             width={width}
             {...(shown && now ? { instant: { columns: shown.columns, rows: shown.rows, opacity: Array.from(now, instantOpacity) }, sunPatches: patches } : {})}
           />
-        ) : null}
-      </View>
+        )}
+      </Drawing>
       <StepSlider label="Time of day" value={frame} most={DAY_FRAMES - 1} words={clock(minute)} onValue={(value) => { setPlaying('no'); setFrame(value); }} />
       <Row>
         <Button kind="main" onPress={() => void play()}>
@@ -96,7 +100,6 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
         <MonthSlider month={month} onMonth={setMonth} />
         <Choices label="Day" value={String(day)} onValue={(value) => setDay(Number(value) as 1 | 11 | 21)} choices={[1, 11, 21].map((value) => ({ value: String(value), word: `${value}.` }))} />
       </View>
-      <Legend heightM={shown?.heightM ?? 0.8} />
       <Heading>At the spots</Heading>
       {shown ? <SpotsNow facts={facts} shown={shown} frame={frame} /> : <Small>Working …</Small>}
       <Small>Curtains and lamps as programmed for that time. The wash lies at one height; each spot’s figure is at its own leaves.</Small>

@@ -7,6 +7,7 @@ import { useAnswers, useLampPlan, useTierField } from '../../state/answers';
 import { useFacts, useHome } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
+import { Drawing } from '../../ui/drawing';
 import { Field } from '../../ui/field';
 import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
@@ -31,7 +32,6 @@ const HEIGHT_STEP_M = 0.02;
 
 function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: Tier }) {
   const [month, setMonth] = useMonth();
-  const [width, setWidth] = useState(0);
   const units = useUnits();
   const tryOut = useHome((state) => state.tryOut);
   const field = useTierField(facts, tier.id);
@@ -51,10 +51,13 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
     <>
       <TextLink href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}>{stand.name}</TextLink>
       <Title>{`Tier at ${Math.round(tier.heightM * 100)} cm, under its lamps`}</Title>
-      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ gap: SPACE.xs }}>
-        <Small>PPFD at leaf height by all lamps that reach it, µmol/m²s</Small>
-        {field && width > 0 ? <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} /> : <Small>Working …</Small>}
-      </View>
+      <Drawing
+        name={`${facts.home.name}, ${stand.name}: under the lamps of the tier at ${Math.round(tier.heightM * 100)} cm`}
+        minHeight={120}
+        legend={<Small>PPFD at leaf height by all lamps that reach it, µmol/m²s</Small>}
+      >
+        {(width) => (field ? <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} /> : <Small>Working …</Small>)}
+      </Drawing>
       {field ? <SpreadFigures field={field} month={month} /> : null}
       <Strong>{`Lamps hang ${length(aboveM, units)} above the board`}</Strong>
       <StepSlider label="Height of the lamps" value={Math.round(aboveM / HEIGHT_STEP_M)} most={Math.round(highest / HEIGHT_STEP_M)} words={length(aboveM, units)} onValue={(value) => hang(Math.max(0.04, value * HEIGHT_STEP_M))} />

@@ -15,7 +15,7 @@ interface Given {
   readonly instant?: { readonly columns: number; readonly rows: number; readonly opacity: readonly number[] };
   /** Where the sun lies on the floor, as outlines in metres. */
   readonly sunPatches?: readonly (readonly { readonly x: number; readonly y: number }[])[];
-  /** The fit of who stands at a spot, by spot id. */
+  /** The fit of who stands at a spot, by spot id; drawn where given. */
   readonly fits?: ReadonlyMap<string, MonthFit | null>;
   readonly chosenSpotId?: string | null;
   readonly onSpot?: (spotId: string) => void;
@@ -45,6 +45,7 @@ export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches 
     const stand = standOf.get(tiers.get(spot.tierId)?.standId ?? '');
     return stand ? [{ spot, cx: x(stand.xM + spot.alongM), cy: y(stand.yM + spot.acrossM) }] : [];
   });
+  const taken = new Set(facts.plants.map((plant) => plant.spotId));
   const enclosures = facts.rooms.filter((other) => other.insideRoomId === room.id);
   const cells = wash ? wash.columns * wash.rows : 0;
   const grid = instant ?? wash;
@@ -117,13 +118,13 @@ export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches 
       ))}
       {spots.map(({ spot, cx, cy }) => {
         const fit = fits?.get(spot.id);
-        const taken = fits?.has(spot.id) ?? false;
+        const isTaken = taken.has(spot.id);
         const chosen = spot.id === chosenSpotId;
         return (
           <G key={spot.id} {...(onSpot ? { onPress: () => onSpot(spot.id) } : {})}>
             <Circle cx={cx} cy={cy} r={TOUCH_RADIUS} fill="transparent" />
-            <Circle cx={cx} cy={cy} r={SPOT_RADIUS} fill={taken ? ink.sheet : 'none'} stroke={chosen ? ink.danger : ink.ink} strokeWidth={chosen ? 3 : 1.3} strokeDasharray={taken ? '' : '2 2'} />
-            {taken ? <SpotSign cx={cx} cy={cy} fit={fit ?? null} /> : null}
+            <Circle cx={cx} cy={cy} r={SPOT_RADIUS} fill={isTaken && fits ? ink.sheet : 'none'} stroke={chosen ? ink.danger : ink.ink} strokeWidth={chosen ? 3 : 1.3} strokeDasharray={isTaken ? '' : '2 2'} />
+            {fits && isTaken ? <SpotSign cx={cx} cy={cy} fit={fit ?? null} /> : null}
           </G>
         );
       })}

@@ -1,13 +1,14 @@
 /** A room under the light of a month: its plan, its stands, who stands where. */
 import { compassWord, sideBearing, type HomeFacts, type MonthFit, type Room } from '@dulvan/core';
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useAnswers, useWash } from '../../state/answers';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { RowLink, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
+import { Drawing } from '../../ui/drawing';
 import { FitMark } from '../../ui/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
@@ -53,7 +54,6 @@ function useFits(facts: HomeFacts, month: number): Map<string, MonthFit | null> 
 
 function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: Room }) {
   const [month, setMonth] = useMonth();
-  const [width, setWidth] = useState(0);
   const wash = useWash(facts, room.id);
   const fits = useFits(facts, month);
   const units = useUnits();
@@ -73,8 +73,12 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
           {outer ? ` · stands in ${outer.name}` : ''}
         </Small>
       </View>
-      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 260 }}>
-        {width > 0 ? (
+      <Drawing
+        name={`${facts.home.name}, ${room.name}: mean daily light in ${monthName(month)}`}
+        minHeight={260}
+        legend={wash ? <WashLegend heightM={wash.heightM} /> : <Small>Working …</Small>}
+      >
+        {(width) => (
           <RoomPlan
             facts={facts}
             room={room}
@@ -84,12 +88,11 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
             fits={fits}
             onSpot={(spotId) => router.push({ pathname: '/spots/[spotId]', params: { spotId } })}
           />
-        ) : null}
-      </View>
+        )}
+      </Drawing>
       <View style={{ gap: SPACE.xs }}>
         <Strong>{monthName(month)}: mean daily light</Strong>
         <MonthSlider month={month} onMonth={setMonth} />
-        {wash ? <WashLegend heightM={wash.heightM} /> : <Small>Working …</Small>}
         <TextLink href={{ pathname: '/light/day/[roomId]', params: { roomId: room.id } }}>Through a day, hour by hour</TextLink>
       </View>
     </>

@@ -1,11 +1,11 @@
 /** A stand seen along its length: tiers, lamps, plants, and the lamps' hours at hand. */
 import type { HomeFacts, Stand } from '@dulvan/core';
-import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { useAnswers } from '../../state/answers';
 import { useFacts } from '../../state/home';
 import { RowLink, TextLink } from '../../ui/button';
+import { Drawing } from '../../ui/drawing';
 import { FitMark } from '../../ui/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
@@ -26,7 +26,6 @@ export function StandScreen({ standId }: { readonly standId: string }) {
 
 function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand: Stand }) {
   const [month, setMonth] = useMonth();
-  const [width, setWidth] = useState(0);
   const answers = useAnswers((state) => state.answers);
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
   const tiers = facts.tiers.filter((tier) => tier.standId === stand.id).sort((p, q) => q.heightM - p.heightM);
@@ -37,9 +36,9 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
     <>
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
       <Title>{stand.name}</Title>
-      <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 300 }}>
-        {width > 0 ? <Elevation facts={facts} stand={stand} roomHeightM={room.heightM} width={width} month={month} /> : null}
-      </View>
+      <Drawing name={`${facts.home.name}, ${room.name}: ${stand.name} in ${monthName(month)}`} minHeight={300}>
+        {(width) => <Elevation facts={facts} stand={stand} roomHeightM={room.heightM} width={width} month={month} />}
+      </Drawing>
       <MonthSlider month={month} onMonth={setMonth} />
       {circuits.map((circuit) => (
         <LampHours key={circuit.id} circuit={circuit} month={month} />
@@ -93,20 +92,21 @@ interface ElevationGiven {
   readonly month: number;
 }
 
-const ELEVATION_HEIGHT = 320;
+const elevationHeight = (width: number) => (width > 480 ? 460 : 320);
 const MARGIN_LEFT = 44;
 
 /** The stand from the side along its longer edge, floor to ceiling. */
 function Elevation({ facts, stand, roomHeightM, width, month }: ElevationGiven) {
   const ink = useInk();
+  const height = elevationHeight(width);
   const alongX = stand.widthM >= stand.depthM;
   const lengthM = Math.max(stand.widthM, stand.depthM);
-  const scale = Math.min((width - MARGIN_LEFT - 16) / lengthM, (ELEVATION_HEIGHT - 40) / roomHeightM);
+  const scale = Math.min((width - MARGIN_LEFT - 16) / lengthM, (height - 40) / roomHeightM);
   const x = (metres: number) => MARGIN_LEFT + metres * scale;
-  const y = (metres: number) => ELEVATION_HEIGHT - 20 - metres * scale;
+  const y = (metres: number) => height - 20 - metres * scale;
   const tiers = facts.tiers.filter((tier) => tier.standId === stand.id);
   return (
-    <Svg width={width} height={ELEVATION_HEIGHT} role="img" aria-label={`${stand.name} from the side`}>
+    <Svg width={width} height={height} role="img" aria-label={`${stand.name} from the side`}>
       <Line x1={MARGIN_LEFT - 20} x2={x(lengthM) + 14} y1={y(0)} y2={y(0)} stroke={ink.ink} strokeWidth={3} />
       <Line x1={MARGIN_LEFT - 20} x2={x(lengthM) + 14} y1={y(roomHeightM)} y2={y(roomHeightM)} stroke={ink.line} strokeWidth={2} />
       {tiers.map((tier) => {
