@@ -1,13 +1,16 @@
 /** Rooms from above, along a stand, and one spot's year. */
-import { fireEvent, screen } from '@testing-library/react-native';
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import { PaperProvider } from 'react-native-paper';
+import { Text as SvgText } from 'react-native-svg';
 import { useHome } from '../../state/home';
 import { went } from '../../testing/router.mock';
 import { open, settled, shadePlant, showHome, shownHome } from '../../testing/shown-home';
+import { lightTheme } from '../../ui/theme';
 import { RoomsScreen } from './rooms-screen';
 import { SpotScreen } from './spot-screen';
+import { StandElevation } from './stand-elevation';
 import { StandScreen } from './stand-screen';
 import { WASH_STEPS, washOpacity } from './wash';
-
 
 beforeEach(() => {
   showHome();
@@ -85,6 +88,26 @@ describe('a stand along its length', () => {
     await open(<StandScreen standId="shelf" />);
     expect(screen.getByTestId('dli-dim')).toHaveTextContent(/mol a day$/);
     expect(screen.getByTestId('dli-top')).toHaveTextContent(/mol a day$/);
+  });
+
+  const lettered = (spots: number) => {
+    const stand = shownHome.stands.find(({ id }) => id === 'shelf')!;
+    const [spot] = shownHome.spots.filter(({ tierId }) => tierId === shownHome.tiers.find((tier) => tier.standId === 'shelf')!.id);
+    const more = Array.from({ length: spots }, (_, i) => ({ ...spot!, id: `more-${i}`, alongM: spot!.alongM + 0.01 * (i + 1) }));
+    render(
+      <PaperProvider theme={lightTheme}>
+        <StandElevation facts={{ ...shownHome, spots: [...shownHome.spots, ...more] }} stand={stand} roomHeightM={2.5} width={800} month={6} />
+      </PaperProvider>,
+    );
+    return screen.UNSAFE_getAllByType(SvgText).map(({ props }) => String((props as { children: unknown }).children));
+  };
+
+  it('letters who stands on a tier beside it, and counts those there is no room for', () => {
+    expect(lettered(0)).toEqual(['60 cm', 'Shade plant', '120 cm', 'Sun plant']);
+    expect(lettered(1)).toEqual(['60 cm', 'Shade plant', 'Free', '120 cm', 'Sun plant']);
+    const crowded = lettered(40);
+    expect(crowded.some((text) => /^and \d+ more$/.test(text))).toBe(true);
+    expect(crowded.length).toBeLessThan(40);
   });
 });
 
