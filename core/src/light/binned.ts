@@ -6,7 +6,7 @@ import type { Coefficients } from './coefficients';
 /** Scalars by bin that a set of coefficients gives under the mean skies of a year. */
 export interface BinnedCoefficients {
   /** Per unit of clear-sky diffuse irradiance, by bin. */
-  readonly clear: Float32Array;
+  readonly clear: Float64Array;
   readonly overcast: number;
   readonly ground: number;
   readonly obstruction: number;
@@ -14,31 +14,18 @@ export interface BinnedCoefficients {
 
 /** @param even shape of the part of the sky that is not clear */
 export function binned({ sky: field, net, ground, obstruction }: Coefficients, sky: SkyYear, even: Float64Array, months: readonly number[]): BinnedCoefficients {
-  const clear = new Float32Array(HOUR_BINS);
+  const clear = new Float64Array(HOUR_BINS);
   const fine = net.count === even.length;
   const shapes = fine ? sky.clearShape : sky.coarseClearShape;
   const evenShape = fine ? even : coarsened(even);
-  const nodes = net.count;
-  let count = 0;
-  const at = new Uint16Array(nodes);
-  const weight = new Float64Array(nodes);
   let overcast = 0;
-  for (let node = 0; node < nodes; node++) {
+  for (let node = 0; node < net.count; node++) {
     const value = field[node]!;
     if (value === 0) continue;
-    at[count] = node;
-    weight[count] = value;
     overcast += value * evenShape[node]!;
-    count++;
+    const row = node * HOUR_BINS;
+    for (let bin = 0; bin < HOUR_BINS; bin++) clear[bin]! += value * shapes[row + bin]!;
   }
-  for (const month of months) {
-    for (let bin = (month - 1) * 24; bin < month * 24; bin++) {
-      if (sky.lit[bin] === 0) continue;
-      const base = bin * nodes;
-      let sum = 0;
-      for (let i = 0; i < count; i++) sum += weight[i]! * shapes[base + at[i]!]!;
-      clear[bin] = sum;
-    }
-  }
+  if (months.length < 12) for (let bin = 0; bin < HOUR_BINS; bin++) if (!months.includes(Math.floor(bin / 24) + 1)) clear[bin] = 0;
   return { clear, overcast, ground: ground / Math.PI, obstruction: obstruction / Math.PI };
 }

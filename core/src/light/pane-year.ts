@@ -10,8 +10,29 @@ import type { SpotWindow } from './room';
 /** The beam is summed by quarters of an hour for what it gives after reflection, however fine the steps. */
 const QUARTERS = 4;
 
-/** So many steps are passed over at once where none of them can reach a spot: quarter hours of one hour on four days. */
-export const RUN = 16;
+/** Steps of one hour on about four days go together: where all of them reach a spot, or none does, they are told at once. */
+const FULL_RUN = 13;
+
+/** A beam of the sun weaker than this is not said to shine, W m-2. World Meteorological Organization. */
+export const SUNSHINE_THRESHOLD = 120;
+
+/** Where trees and crowns leave less of the beam than this, the leaf is said to be in shade. */
+export const DISC_SEEN = 0.5;
+
+/** Runs of steps in one hour bin, whole hours in each. */
+interface Runs {
+  /** First step of each run, and one more for the end. */
+  readonly starts: Uint32Array;
+  /** Least and most of `alongU`, then of `alongV`, over a run. */
+  readonly along: Float32Array;
+  /** The part of the opening through which every beam of a run comes: u0, u1, v0, v1. */
+  readonly parts: Float32Array;
+  /** What a leaf gets of a run that reaches it whole: W h m-2 a day by day type, hours a day possible and likely, strongest hour in W m-2. */
+  readonly energy: Float64Array;
+  readonly possible: Float64Array;
+  readonly likely: Float64Array;
+  readonly strongest: Float64Array;
+}
 
 export interface PaneYear {
   /** The year's steps in which the sun stands before the window, hour bin by hour bin. */
@@ -20,8 +41,7 @@ export interface PaneYear {
   readonly alongU: Float32Array;
   readonly alongV: Float32Array;
   readonly height: Float32Array;
-  /** Least and most of `alongU`, then of `alongV`, over each run of steps. */
-  readonly runs: Float32Array;
+  readonly runs: Runs;
   /** What of it passes, and the share that trees outside leave. */
   readonly passed: Float32Array;
   readonly treeShare: Float32Array;
@@ -112,15 +132,18 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     elevation[quarter]! += beam * sky.elevationDeg[step]!;
   }
   const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
-  return {
+  const beams = {
     steps: steps.slice(0, count),
     alongU: alongU.slice(0, count),
     alongV: alongV.slice(0, count),
     height: height.slice(0, count),
-    runs: runsOf(alongU, alongV, count),
     passed: passedOf.slice(0, count),
     treeShare: treeShareOf.slice(0, count),
     parts: parts.slice(0, 4 * count),
+  };
+  return {
+    ...beams,
+    runs: runsOf(beams, sky),
     beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
     ...nodesAround(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!, (quarter) => elevation[quarter]! / weight[quarter]!),
     beamEnergy: energyOf(energy, used, dayTypes),
@@ -129,20 +152,67 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   };
 }
 
-function runsOf(alongU: Float32Array, alongV: Float32Array, count: number): Float32Array {
-  const runs = new Float32Array(4 * Math.ceil(count / RUN));
-  for (let run = 0; run * RUN < count; run++) {
-    let u0 = Infinity;
-    let u1 = -Infinity;
-    let v0 = Infinity;
-    let v1 = -Infinity;
-    for (let i = run * RUN; i < Math.min(count, (run + 1) * RUN); i++) {
-      u0 = Math.min(u0, alongU[i]!);
-      u1 = Math.max(u1, alongU[i]!);
-      v0 = Math.min(v0, alongV[i]!);
-      v1 = Math.max(v1, alongV[i]!);
+/** Whether a step lies in the same hour of the same day as the one before it: steps of a day are numbered in a row, as their slots are. */
+export function sameHour(sky: SkyYear, before: number, step: number): boolean {
+  return sky.bin[before] === sky.bin[step] && sky.slot[step]! - sky.slot[before]! === step - before;
+}
+
+type Beams = Pick<PaneYear, 'steps' | 'alongU' | 'alongV' | 'height' | 'passed' | 'treeShare' | 'parts'>;
+
+function runStarts({ steps }: Beams, sky: SkyYear): Uint32Array {
+  const starts: number[] = [];
+  for (let i = 0; i < steps.length; i++) {
+    const begins = i === 0 || sky.bin[steps[i - 1]!] !== sky.bin[steps[i]!] || (i - starts[starts.length - 1]! >= FULL_RUN && !sameHour(sky, steps[i - 1]!, steps[i]!));
+    if (begins) starts.push(i);
+  }
+  return Uint32Array.from([...starts, steps.length]);
+}
+
+function runsOf(beams: Beams, sky: SkyYear): Runs {
+  const { steps, alongU, alongV, height, passed, treeShare, parts } = beams;
+  const { dayTypes } = sky;
+  const starts = runStarts(beams, sky);
+  const count = starts.length - 1;
+  const runs: Runs = {
+    starts,
+    along: new Float32Array(4 * count),
+    parts: new Float32Array(4 * count),
+    energy: new Float64Array(dayTypes * count),
+    possible: new Float64Array(count),
+    likely: new Float64Array(count),
+    strongest: new Float64Array(count),
+  };
+  for (let run = 0; run < count; run++) {
+    const at = 4 * run;
+    runs.along.set([Infinity, -Infinity, Infinity, -Infinity], at);
+    runs.parts.set([-Infinity, Infinity, -Infinity, Infinity], at);
+    let hourSum = 0;
+    for (let i = starts[run]!; i < starts[run + 1]!; i++) {
+      runs.along[at] = Math.min(runs.along[at]!, alongU[i]!);
+      runs.along[at + 1] = Math.max(runs.along[at + 1]!, alongU[i]!);
+      runs.along[at + 2] = Math.min(runs.along[at + 2]!, alongV[i]!);
+      runs.along[at + 3] = Math.max(runs.along[at + 3]!, alongV[i]!);
+      runs.parts[at] = Math.max(runs.parts[at]!, parts[4 * i]!);
+      runs.parts[at + 1] = Math.min(runs.parts[at + 1]!, parts[4 * i + 1]!);
+      runs.parts[at + 2] = Math.max(runs.parts[at + 2]!, parts[4 * i + 2]!);
+      runs.parts[at + 3] = Math.min(runs.parts[at + 3]!, parts[4 * i + 3]!);
+      const step = steps[i]!;
+      const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(sky.bin[step]! / 24)]!;
+      const onLeaf = passed[i]! * height[i]!;
+      const threshold = SUNSHINE_THRESHOLD / treeShare[i]!;
+      let sunny = 0;
+      for (let type = 0; type < dayTypes; type++) {
+        const dni = sky.dni[step * dayTypes + type]!;
+        runs.energy[run * dayTypes + type]! += dni * onLeaf * hours;
+        if (dni > threshold) sunny++;
+      }
+      if (i === starts[run]! || !sameHour(sky, steps[i - 1]!, step)) hourSum = 0;
+      hourSum += (sky.dniMost[step]! * onLeaf * sky.stepMinutes) / 60;
+      if (hourSum > runs.strongest[run]!) runs.strongest[run] = hourSum;
+      if (treeShare[i]! < DISC_SEEN) continue;
+      runs.possible[run]! += hours;
+      runs.likely[run]! += (hours * sunny) / dayTypes;
     }
-    runs.set([u0, u1, v0, v1], 4 * run);
   }
   return runs;
 }

@@ -16,9 +16,9 @@ import { hitFace, liesOn } from './surfaces';
 interface SurfaceLight {
   /** Coarse sky nodes that any piece sees through the window. */
   readonly nodes: Uint16Array;
-  /** `piece * nodes.length + i`. */
+  /** `i * pieces + piece`: a spot sums over pieces, node by node. */
   readonly sky: Float32Array;
-  /** The mean over each patch of its pieces, `patch * nodes.length + i`. */
+  /** The mean over each patch of its pieces, `i * patches + patch`. */
   readonly patchSky: Float32Array;
   readonly ground: Float64Array;
   readonly obstruction: Float64Array;
@@ -89,7 +89,7 @@ function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution):
   const width = nodes.length;
   const sky = new Float32Array(count * width);
   for (let piece = 0; piece < count; piece++) {
-    for (let i = 0; i < width; i++) sky[piece * width + i] = all[piece * COARSE_NET.count + nodes[i]!]!;
+    for (let i = 0; i < width; i++) sky[i * count + piece] = all[piece * COARSE_NET.count + nodes[i]!]!;
   }
   return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, veil };
 }
@@ -97,8 +97,8 @@ function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution):
 function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, coarseCount }: Enclosure): Float32Array {
   const means = new Float32Array(coarseCount * width);
   for (let piece = 0; piece < patchOf.length; piece++) {
-    const from = patchOf[piece]! * width;
-    for (let i = 0; i < width; i++) means[from + i]! += shareOfPatch[piece]! * sky[piece * width + i]!;
+    const share = shareOfPatch[piece]!;
+    for (let i = 0; i < width; i++) means[i * coarseCount + patchOf[piece]!]! += share * sky[i * patchOf.length + piece]!;
   }
   return means;
 }
@@ -107,7 +107,7 @@ function nodesSeen(all: Float64Array, pieces: number): Uint16Array {
   const seen = new Uint8Array(COARSE_NET.count);
   for (let piece = 0; piece < pieces; piece++) {
     const row = piece * COARSE_NET.count;
-    for (let node = 0; node < COARSE_NET.count; node++) if (all[row + node] !== 0) seen[node] = 1;
+    for (let node = 0; node < COARSE_NET.count; node++) if (seen[node] === 0 && all[row + node] !== 0) seen[node] = 1;
   }
   return Uint16Array.from(Array.from(seen.keys()).filter((node) => seen[node] === 1));
 }
@@ -121,10 +121,9 @@ const ALIKE = 0.12;
  */
 function gather(light: SurfaceLight, importance: Float64Array, { patchOf, shareOfPatch, coarseCount }: Enclosure): DirectLight {
   const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), veil: 0 };
-  const width = light.nodes.length;
-  const row = new Float64Array(width);
+  const pieces = importance.length;
   const whole = new Float64Array(coarseCount);
-  for (let piece = 0; piece < importance.length; piece++) {
+  for (let piece = 0; piece < pieces; piece++) {
     const weight = importance[piece]!;
     if (weight === 0) continue;
     whole[patchOf[piece]!]! += weight;
@@ -132,21 +131,29 @@ function gather(light: SurfaceLight, importance: Float64Array, { patchOf, shareO
     sum.obstruction += weight * light.obstruction[piece]!;
     sum.veil += weight * light.veil[piece]!;
   }
-  for (let patch = 0; patch < coarseCount; patch++) {
-    if (whole[patch] !== 0) addWeighted(row, whole[patch]!, light.patchSky, patch * width);
-  }
-  for (let piece = 0; piece < importance.length; piece++) {
+  let apart = 0;
+  for (let piece = 0; piece < pieces; piece++) {
     const mean = whole[patchOf[piece]!]! * shareOfPatch[piece]!;
     const over = importance[piece]! - mean;
-    if (Math.abs(over) > ALIKE * mean) addWeighted(row, over, light.sky, piece * width);
+    if (Math.abs(over) <= ALIKE * mean) continue;
+    apartPieces[apart] = piece;
+    apartWeights[apart] = over;
+    apart++;
   }
-  for (let i = 0; i < width; i++) sum.sky[light.nodes[i]!] = row[i]!;
+  for (let i = 0; i < light.nodes.length; i++) {
+    let value = 0;
+    const patchRow = i * coarseCount;
+    for (let patch = 0; patch < coarseCount; patch++) value += whole[patch]! * light.patchSky[patchRow + patch]!;
+    const pieceRow = i * pieces;
+    for (let k = 0; k < apart; k++) value += apartWeights[k]! * light.sky[pieceRow + apartPieces[k]!]!;
+    sum.sky[light.nodes[i]!] = value;
+  }
   return sum;
 }
 
-function addWeighted(row: Float64Array, weight: number, matrix: Float32Array, from: number): void {
-  for (let i = 0; i < row.length; i++) row[i]! += weight * matrix[from + i]!;
-}
+/** Pieces taken one by one, kept and used again; a room has fewer pieces than a piece's index can tell. */
+const apartPieces = new Uint16Array(65536);
+const apartWeights = new Float64Array(65536);
 
 /** Pieces farther from a window than this many times their own width are looked at from their centre alone. */
 const FAR_PIECE = 2;

@@ -66,9 +66,9 @@ export interface SkyYear {
   readonly clearDiffuse: Float64Array;
   readonly overcastDiffuse: Float64Array;
   readonly global: Float64Array;
-  /** Mean shape of the clear sky in each bin, per unit of diffuse irradiance, `bin * SKY_NODES + node`. */
+  /** Mean shape of the clear sky in each bin, per unit of diffuse irradiance, `node * HOUR_BINS + bin`. */
   readonly clearShape: Float32Array;
-  /** The same on the coarse net, `bin * COARSE_NET.count + node`. */
+  /** The same on the coarse net. */
   readonly coarseClearShape: Float32Array;
   /** Whether the sun is up in each bin at all. */
   readonly lit: Uint8Array;
@@ -99,11 +99,15 @@ const GOLDEN_RATIO = (Math.sqrt(5) - 1) / 2;
 /** Computes the outdoor year step by step. */
 export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MINUTES }: SkyYearRequest): SkyYear {
   const types = weather.dayTypes;
-  const bin: number[] = [];
-  const slot: number[] = [];
-  const azimuth: number[] = [];
-  const elevation: number[] = [];
-  const dni: number[] = [];
+  const most = (366 * 1440) / stepMinutes;
+  const bin = new Uint16Array(most);
+  const slot = new Uint8Array(most);
+  const azimuth = new Float32Array(most);
+  const elevation = new Float32Array(most);
+  const toSun = new Float64Array(3 * most);
+  const dni = new Float32Array(types * most);
+  const dniMost = new Float32Array(most);
+  let steps = 0;
   const clearDiffuse = new Float64Array(HOUR_BINS * types);
   const overcastDiffuse = new Float64Array(HOUR_BINS * types);
   const global = new Float64Array(HOUR_BINS * types);
@@ -112,6 +116,8 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
   const monthDays = Array.from({ length: 12 }, (_, month0) => daysInMonth(year, month0 + 1));
   const step: WeatherStep = { dni: new Float64Array(types), dhi: new Float64Array(types), clearShare: new Float64Array(types) };
 
+  const sinLatitude = Math.sin(place.latitude * RADIANS);
+  const cosLatitude = Math.cos(place.latitude * RADIANS);
   for (let month0 = 0; month0 < 12; month0++) {
     const perDay = stepMinutes / 60 / monthDays[month0]!;
     const offsetOf = noonOffsets(year, month0, monthDays[month0]!, timeZone);
@@ -132,9 +138,11 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
         const share = (minute + stepMinutes * within) / 1440;
         const hourAngleDeg = first.greenwichHourAngleDeg + turned * share;
         const declination = first.declinationDeg + (last.declinationDeg - first.declinationDeg) * share;
+        const cosHourAngle = Math.cos((hourAngleDeg + place.longitude) * RADIANS);
+        // Night is told before the sun's place is worked out: half of all steps.
+        if (sinLatitude * Math.sin(declination * RADIANS) + cosLatitude * Math.cos(declination * RADIANS) * cosHourAngle <= 0) continue;
         const sun = sunSeenFrom(place, declination, hourAngleDeg);
         if (sun.elevationDeg <= 0) continue;
-        const hourAngle = (hourAngleDeg + place.longitude) * RADIANS;
         const at = month0 * 24 + Math.floor(minute / 60);
         const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
         weather.write(step, {
@@ -143,26 +151,34 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
           dayOfYear: ordinal,
           sinElevation,
           elevationDeg: sun.elevationDeg,
-          cosHourAngle: Math.cos(hourAngle),
+          cosHourAngle,
           sunsetHourAngle,
           latitude: place.latitude,
           declinationDeg,
         });
-        bin.push(at);
-        slot.push((minute % 60) / stepMinutes);
-        azimuth.push(sun.azimuthDeg);
-        elevation.push(sun.elevationDeg);
+        const level = Math.cos(sun.elevationDeg * RADIANS);
+        bin[steps] = at;
+        slot[steps] = (minute % 60) / stepMinutes;
+        azimuth[steps] = sun.azimuthDeg;
+        elevation[steps] = sun.elevationDeg;
+        toSun[3 * steps] = Math.sin(sun.azimuthDeg * RADIANS) * level;
+        toSun[3 * steps + 1] = Math.cos(sun.azimuthDeg * RADIANS) * level;
+        toSun[3 * steps + 2] = sinElevation;
         let clearEnergy = 0;
+        let strongest = 0;
         for (let type = 0; type < types; type++) {
           const beam = step.dni[type]!;
           const diffuse = step.dhi[type]!;
           const clear = step.clearShare[type]! * diffuse;
-          dni.push(beam);
+          dni[steps * types + type] = beam;
+          if (beam > strongest) strongest = beam;
           clearEnergy += clear;
           clearDiffuse[at * types + type]! += clear * perDay;
           overcastDiffuse[at * types + type]! += (diffuse - clear) * perDay;
           global[at * types + type]! += (diffuse + beam * sinElevation) * perDay;
         }
+        dniMost[steps] = strongest;
+        steps++;
         if (takesShape && minute % 60 === 30) {
           const weight = clearEnergy + 1e-6;
           addShape(clearShape, at, clearSky(sun.azimuthDeg, sun.elevationDeg), weight);
@@ -177,46 +193,42 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
     year,
     dayTypes: types,
     daysInMonth: monthDays,
-    steps: bin.length,
-    bin: Uint16Array.from(bin),
-    byBin: inOrder(bin),
+    steps,
+    bin: bin.slice(0, steps),
+    byBin: inOrder(bin, steps),
     stepMinutes,
-    slot: Uint8Array.from(slot),
-    azimuthDeg: Float32Array.from(azimuth),
-    elevationDeg: Float32Array.from(elevation),
-    toSun: unitVectors(azimuth, elevation),
-    dni: Float32Array.from(dni),
-    dniMost: Float32Array.from(bin, (_, at) => Math.max(...dni.slice(at * types, (at + 1) * types))),
+    slot: slot.slice(0, steps),
+    azimuthDeg: azimuth.slice(0, steps),
+    elevationDeg: elevation.slice(0, steps),
+    toSun: toSun.slice(0, 3 * steps),
+    dni: dni.slice(0, types * steps),
+    dniMost: dniMost.slice(0, steps),
     clearDiffuse,
     overcastDiffuse,
     global,
-    clearShape,
+    clearShape: byNode(clearShape, SKY_NODES),
     coarseClearShape: coarseShapes(clearShape, lit),
     lit,
   };
 }
 
 /** Counting sort: keeps the order of time within a bin. */
-function inOrder(bin: readonly number[]): Uint32Array {
+function inOrder(bin: Uint16Array, steps: number): Uint32Array {
   const next = new Uint32Array(HOUR_BINS + 1);
-  for (const at of bin) next[at + 1]!++;
+  for (let step = 0; step < steps; step++) next[bin[step]! + 1]!++;
   for (let at = 1; at <= HOUR_BINS; at++) next[at]! += next[at - 1]!;
-  const order = new Uint32Array(bin.length);
-  bin.forEach((at, step) => (order[next[at]!++] = step));
+  const order = new Uint32Array(steps);
+  for (let step = 0; step < steps; step++) order[next[bin[step]!]!++] = step;
   return order;
 }
 
-function unitVectors(azimuthDeg: readonly number[], elevationDeg: readonly number[]): Float64Array {
-  const vectors = new Float64Array(3 * azimuthDeg.length);
-  for (let step = 0; step < azimuthDeg.length; step++) {
-    const azimuth = azimuthDeg[step]! * RADIANS;
-    const elevation = elevationDeg[step]! * RADIANS;
-    const level = Math.cos(elevation);
-    vectors[3 * step] = Math.sin(azimuth) * level;
-    vectors[3 * step + 1] = Math.cos(azimuth) * level;
-    vectors[3 * step + 2] = Math.sin(elevation);
+/** From bin by bin to node by node: a spot reads all bins of each node it sees. */
+function byNode(shapes: Float32Array, nodes: number): Float32Array {
+  const turned = new Float32Array(shapes.length);
+  for (let at = 0; at < HOUR_BINS; at++) {
+    for (let node = 0; node < nodes; node++) turned[node * HOUR_BINS + at] = shapes[at * nodes + node]!;
   }
-  return vectors;
+  return turned;
 }
 
 function coarseShapes(shapes: Float32Array, lit: Uint8Array): Float32Array {
@@ -227,7 +239,7 @@ function coarseShapes(shapes: Float32Array, lit: Uint8Array): Float32Array {
     coarsenInto(one, shapes, at * SKY_NODES);
     coarse.set(one, at * COARSE_NET.count);
   }
-  return coarse;
+  return byNode(coarse, COARSE_NET.count);
 }
 
 /** Minutes local time is ahead of UTC at noon on each day of a month; zones are slow to ask, and few months change their offset. */
