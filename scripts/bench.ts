@@ -141,7 +141,7 @@ async function benchApi(): Promise<void> {
 
 async function main(): Promise<void> {
   console.log(`Node.js ${process.version}`);
-  line('pace of the machine: 20 million steps of a fixed loop', pace());
+  line('pace of the machine: a fixed walk through 32 MB', pace());
   await benchBrowser();
   await benchNode();
   benchAnswers();
