@@ -1,37 +1,17 @@
 /** A room made ready to light its spots: its panes, solids and surfaces, and what each window gives to each surface. */
-import { COARSE_NET, FINE_NET, SKY_NODES, emptyAround, findAround, nodeDirection } from '../sky/nodes';
+import { FINE_NET, SKY_NODES, emptyAround, findAround, nodeDirection } from '../sky/nodes';
 import { directionInRoom } from '../room/geometry';
 import type { Occluder } from '../room/occluder';
-import { pointOn, type Rectangle } from '../room/rectangle';
+import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Room } from '../home/facts';
-import { addDirectLight, directLight, distanceTo, emptyCoefficients, fluxThrough, type Coefficients, type DirectLight } from './coefficients';
+import { directLight, fluxThrough, type Coefficients, type DirectLight } from './coefficients';
 import { enclosureOf, type Enclosure, type Importance } from './enclosure';
-import { litPart, type LitPart, type Pane, type Receiver } from './pane';
+import type { Pane, Receiver } from './pane';
 import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
+import { sunOnSurfaces, sunTracer, weighed, type SunOnSurfaces } from './sun-on-surfaces';
 import { sunPolygons } from './sun-patch';
-import { hitFace, liesOn } from './surfaces';
-
-/** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
-interface SurfaceLight {
-  /** Coarse sky nodes that any piece sees through the window. */
-  readonly nodes: Uint16Array;
-  /** `i * pieces + piece`: a spot sums over pieces, node by node. */
-  readonly sky: Float32Array;
-  /** The mean over each patch of its pieces, `i * patches + patch`. */
-  readonly patchSky: Float32Array;
-  readonly ground: Float64Array;
-  readonly obstruction: Float64Array;
-  readonly veil: Float64Array;
-}
-
-/** What a beam of 1 W m-2 gives to which pieces. */
-interface SunOnSurfaces {
-  readonly pieces: Uint16Array;
-  readonly irradiances: Float64Array;
-}
-
-const NO_SUN: SunOnSurfaces = { pieces: new Uint16Array(0), irradiances: new Float64Array(0) };
+import { gather, surfaceLight, type SurfaceLight } from './surface-light';
 
 /** What one window does to the room as a whole. */
 interface PaneInRoom {
@@ -65,152 +45,6 @@ export function litRoom(room: Room, panes: readonly Pane[], solids: readonly Occ
       onSurfaces: surfaceLight(pane, enclosure, resolution),
       sunFrom: sunTracer(room, pane, enclosure, resolution.sunCells),
     })),
-  };
-}
-
-function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): SurfaceLight {
-  const { patches } = enclosure;
-  const count = patches.length;
-  const all = new Float64Array(count * COARSE_NET.count);
-  const ground = new Float64Array(count);
-  const obstruction = new Float64Array(count);
-  const veil = new Float64Array(count);
-  for (let piece = 0; piece < count; piece++) {
-    const { rectangle, reflectance } = patches[piece]!;
-    if (reflectance === 0 || liesOn(pane.opening, rectangle)) continue;
-    const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
-    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, veil: 0 };
-    addMeanLight(light, pane, rectangle, resolution);
-    ground[piece] = light.ground;
-    obstruction[piece] = light.obstruction;
-    veil[piece] = light.veil;
-  }
-  const nodes = nodesSeen(all, count);
-  const width = nodes.length;
-  const sky = new Float32Array(count * width);
-  for (let piece = 0; piece < count; piece++) {
-    for (let i = 0; i < width; i++) sky[i * count + piece] = all[piece * COARSE_NET.count + nodes[i]!]!;
-  }
-  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, veil };
-}
-
-function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, coarseCount }: Enclosure): Float32Array {
-  const means = new Float32Array(coarseCount * width);
-  for (let piece = 0; piece < patchOf.length; piece++) {
-    const share = shareOfPatch[piece]!;
-    for (let i = 0; i < width; i++) means[i * coarseCount + patchOf[piece]!]! += share * sky[i * patchOf.length + piece]!;
-  }
-  return means;
-}
-
-function nodesSeen(all: Float64Array, pieces: number): Uint16Array {
-  const seen = new Uint8Array(COARSE_NET.count);
-  for (let piece = 0; piece < pieces; piece++) {
-    const row = piece * COARSE_NET.count;
-    for (let node = 0; node < COARSE_NET.count; node++) if (seen[node] === 0 && all[row + node] !== 0) seen[node] = 1;
-  }
-  return Uint16Array.from(Array.from(seen.keys()).filter((node) => seen[node] === 1));
-}
-
-/** Pieces that count within this share of what their patch does on the mean are taken with it. */
-const ALIKE = 0.12;
-
-/**
- * The weighted sum over pieces of what they get: what they pass on to one spot. A patch is taken as a whole at its
- * mean, and only the pieces that count for more or less than that one by one.
- */
-function gather(light: SurfaceLight, importance: Float64Array, { patchOf, shareOfPatch, coarseCount }: Enclosure): DirectLight {
-  const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), veil: 0 };
-  const pieces = importance.length;
-  const whole = new Float64Array(coarseCount);
-  for (let piece = 0; piece < pieces; piece++) {
-    const weight = importance[piece]!;
-    if (weight === 0) continue;
-    whole[patchOf[piece]!]! += weight;
-    sum.ground += weight * light.ground[piece]!;
-    sum.obstruction += weight * light.obstruction[piece]!;
-    sum.veil += weight * light.veil[piece]!;
-  }
-  let apart = 0;
-  for (let piece = 0; piece < pieces; piece++) {
-    const mean = whole[patchOf[piece]!]! * shareOfPatch[piece]!;
-    const over = importance[piece]! - mean;
-    if (Math.abs(over) <= ALIKE * mean) continue;
-    apartPieces[apart] = piece;
-    apartWeights[apart] = over;
-    apart++;
-  }
-  for (let i = 0; i < light.nodes.length; i++) {
-    let value = 0;
-    const patchRow = i * coarseCount;
-    for (let patch = 0; patch < coarseCount; patch++) value += whole[patch]! * light.patchSky[patchRow + patch]!;
-    const pieceRow = i * pieces;
-    for (let k = 0; k < apart; k++) value += apartWeights[k]! * light.sky[pieceRow + apartPieces[k]!]!;
-    sum.sky[light.nodes[i]!] = value;
-  }
-  return sum;
-}
-
-/** Pieces taken one by one, kept and used again; a room has fewer pieces than a piece's index can tell. */
-const apartPieces = new Uint16Array(65536);
-const apartWeights = new Float64Array(65536);
-
-/** Pieces farther from a window than this many times their own width are looked at from their centre alone. */
-const FAR_PIECE = 2;
-
-/** Adds the mean over a piece of what it gets straight from a window, from two by two points when it is near. */
-function addMeanLight(mean: DirectLight, pane: Pane, piece: Rectangle, resolution: Resolution): void {
-  const away = distanceTo(pane.opening, pointOn(piece, 0.5, 0.5));
-  const points = away > FAR_PIECE * Math.max(piece.sizeU, piece.sizeV) ? [0.5] : [0.2113, 0.7887];
-  for (const u of points) {
-    for (const v of points) {
-      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(piece, u, v), normal: piece.normal }, [], resolution.surface);
-    }
-  }
-}
-
-/** Carries a beam from each node of the fine net through a pane onto the room's pieces, when it is first asked for. */
-function sunTracer(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number): (node: number) => SunOnSurfaces {
-  const known = new Map<number, SunOnSurfaces>();
-  return (node) => {
-    let beam = known.get(node);
-    if (!beam) {
-      const { azimuthDeg, elevationDeg } = nodeDirection(node);
-      beam = sunOnSurfaces(room, pane, enclosure, sunCells, directionInRoom(room, azimuthDeg, elevationDeg));
-      known.set(node, beam);
-    }
-    return beam;
-  };
-}
-
-const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
-
-function sunOnSurfaces(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number, toSun: Vec): SunOnSurfaces {
-  const { corner, edgeU, edgeV, normal } = pane.opening;
-  const cosGlass = toSun.x * normal.x + toSun.y * normal.y + toSun.z * normal.z;
-  if (cosGlass <= 0) return NO_SUN;
-  litPart(part, pane, toSun.x, toSun.y, toSun.z);
-  const { u0, u1, v0, v1 } = part;
-  if (u1 <= u0 || v1 <= v0) return NO_SUN;
-  const power = (pane.glass(cosGlass) * pane.clearShare * cosGlass * (u1 - u0) * (v1 - v0)) / sunCells ** 2;
-  const inward = { x: -toSun.x, y: -toSun.y, z: -toSun.z };
-  const sums = new Float64Array(enclosure.patches.length);
-  const pieces: number[] = [];
-  for (let i = 0; i < sunCells; i++) {
-    const u = u0 + ((i + 0.5) / sunCells) * (u1 - u0);
-    for (let j = 0; j < sunCells; j++) {
-      const v = v0 + ((j + 0.5) / sunCells) * (v1 - v0);
-      const cell = { x: corner.x + edgeU.x * u + edgeV.x * v, y: corner.y + edgeU.y * u + edgeV.y * v, z: corner.z + edgeU.z * u + edgeV.z * v };
-      const { face, point } = hitFace(room, cell, inward);
-      const piece = enclosure.patchAt(face, point);
-      if (sums[piece] === 0) pieces.push(piece);
-      sums[piece]! += power;
-    }
-  }
-  const lit = pieces.filter((piece) => enclosure.patches[piece]!.reflectance > 0);
-  return {
-    pieces: Uint16Array.from(lit),
-    irradiances: Float64Array.from(lit, (piece) => sums[piece]! / enclosure.patches[piece]!.area),
   };
 }
 
@@ -293,12 +127,6 @@ function straightFromPatch(lit: LitRoom, pane: Pane, receiver: Receiver, occlude
   let straight = 0;
   for (const { share, view } of sunPolygons(lit, pane, receiver, occluders, toSun)) straight += share * view * passed;
   return straight;
-}
-
-function weighed({ pieces, irradiances }: SunOnSurfaces, importance: Float64Array): number {
-  let sum = 0;
-  for (let i = 0; i < pieces.length; i++) sum += importance[pieces[i]!]! * irradiances[i]!;
-  return sum;
 }
 
 /** Cells along each edge of a window when one instant's beam is carried on by bounces. */

@@ -1,0 +1,123 @@
+/** What the pieces of a room's surfaces get straight from a window, and what of it they pass on to a spot. */
+import { COARSE_NET } from '../sky/nodes';
+import { pointOn, type Rectangle } from '../room/rectangle';
+import { addDirectLight, distanceTo, emptyCoefficients, type DirectLight } from './coefficients';
+import type { Enclosure } from './enclosure';
+import type { Pane } from './pane';
+import type { Resolution } from './resolution';
+import { liesOn } from './surfaces';
+
+/** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
+export interface SurfaceLight {
+  /** Coarse sky nodes that any piece sees through the window. */
+  readonly nodes: Uint16Array;
+  /** `i * pieces + piece`: a spot sums over pieces, node by node. */
+  readonly sky: Float32Array;
+  /** The mean over each patch of its pieces, `i * patches + patch`. */
+  readonly patchSky: Float32Array;
+  readonly ground: Float64Array;
+  readonly obstruction: Float64Array;
+  readonly veil: Float64Array;
+}
+
+/** Looks at a window from every piece that reflects. */
+export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): SurfaceLight {
+  const { patches } = enclosure;
+  const count = patches.length;
+  const all = new Float64Array(count * COARSE_NET.count);
+  const ground = new Float64Array(count);
+  const obstruction = new Float64Array(count);
+  const veil = new Float64Array(count);
+  for (let piece = 0; piece < count; piece++) {
+    const { rectangle, reflectance } = patches[piece]!;
+    if (reflectance === 0 || liesOn(pane.opening, rectangle)) continue;
+    const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
+    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, veil: 0 };
+    addMeanLight(light, pane, rectangle, resolution);
+    ground[piece] = light.ground;
+    obstruction[piece] = light.obstruction;
+    veil[piece] = light.veil;
+  }
+  const nodes = nodesSeen(all, count);
+  const width = nodes.length;
+  const sky = new Float32Array(count * width);
+  for (let piece = 0; piece < count; piece++) {
+    for (let i = 0; i < width; i++) sky[i * count + piece] = all[piece * COARSE_NET.count + nodes[i]!]!;
+  }
+  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, veil };
+}
+
+function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, coarseCount }: Enclosure): Float32Array {
+  const means = new Float32Array(coarseCount * width);
+  for (let piece = 0; piece < patchOf.length; piece++) {
+    const share = shareOfPatch[piece]!;
+    for (let i = 0; i < width; i++) means[i * coarseCount + patchOf[piece]!]! += share * sky[i * patchOf.length + piece]!;
+  }
+  return means;
+}
+
+function nodesSeen(all: Float64Array, pieces: number): Uint16Array {
+  const seen = new Uint8Array(COARSE_NET.count);
+  for (let piece = 0; piece < pieces; piece++) {
+    const row = piece * COARSE_NET.count;
+    for (let node = 0; node < COARSE_NET.count; node++) if (seen[node] === 0 && all[row + node] !== 0) seen[node] = 1;
+  }
+  return Uint16Array.from(Array.from(seen.keys()).filter((node) => seen[node] === 1));
+}
+
+/** Pieces that count within this share of what their patch does on the mean are taken with it. */
+const ALIKE = 0.12;
+
+/**
+ * The weighted sum over pieces of what they get: what they pass on to one spot. A patch is taken as a whole at its
+ * mean, and only the pieces that count for more or less than that one by one.
+ */
+export function gather(light: SurfaceLight, importance: Float64Array, { patchOf, shareOfPatch, coarseCount }: Enclosure): DirectLight {
+  const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), veil: 0 };
+  const pieces = importance.length;
+  const whole = new Float64Array(coarseCount);
+  for (let piece = 0; piece < pieces; piece++) {
+    const weight = importance[piece]!;
+    if (weight === 0) continue;
+    whole[patchOf[piece]!]! += weight;
+    sum.ground += weight * light.ground[piece]!;
+    sum.obstruction += weight * light.obstruction[piece]!;
+    sum.veil += weight * light.veil[piece]!;
+  }
+  let apart = 0;
+  for (let piece = 0; piece < pieces; piece++) {
+    const mean = whole[patchOf[piece]!]! * shareOfPatch[piece]!;
+    const over = importance[piece]! - mean;
+    if (Math.abs(over) <= ALIKE * mean) continue;
+    apartPieces[apart] = piece;
+    apartWeights[apart] = over;
+    apart++;
+  }
+  for (let i = 0; i < light.nodes.length; i++) {
+    let value = 0;
+    const patchRow = i * coarseCount;
+    for (let patch = 0; patch < coarseCount; patch++) value += whole[patch]! * light.patchSky[patchRow + patch]!;
+    const pieceRow = i * pieces;
+    for (let k = 0; k < apart; k++) value += apartWeights[k]! * light.sky[pieceRow + apartPieces[k]!]!;
+    sum.sky[light.nodes[i]!] = value;
+  }
+  return sum;
+}
+
+/** Pieces taken one by one, kept and used again; a room has fewer pieces than a piece's index can tell. */
+const apartPieces = new Uint16Array(65536);
+const apartWeights = new Float64Array(65536);
+
+/** Pieces farther from a window than this many times their own width are looked at from their centre alone. */
+const FAR_PIECE = 2;
+
+/** Adds the mean over a piece of what it gets straight from a window, from two by two points when it is near. */
+function addMeanLight(mean: DirectLight, pane: Pane, piece: Rectangle, resolution: Resolution): void {
+  const away = distanceTo(pane.opening, pointOn(piece, 0.5, 0.5));
+  const points = away > FAR_PIECE * Math.max(piece.sizeU, piece.sizeV) ? [0.5] : [0.2113, 0.7887];
+  for (const u of points) {
+    for (const v of points) {
+      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(piece, u, v), normal: piece.normal }, [], resolution.surface);
+    }
+  }
+}
