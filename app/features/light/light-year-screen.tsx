@@ -50,7 +50,7 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
   );
   const second = year ? (
     <>
-      <Heading>Each day’s sum</Heading>
+      <Heading>Each day’s sum, mol a day</Heading>
       <Drawing
         name={`${facts.home.name}, ${spot.name}: each day’s sum of light, mol a day`}
         minHeight={SUM_HEIGHT}
@@ -155,7 +155,7 @@ function MonthTable({ year, targets }: { readonly year: LightYear; readonly targ
   return (
     <View role="table" aria-label="Light by month">
       <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
-        {['Month', 'mol a day', 'Hours lit', 'It wants'].map((name) => (
+        {['Month', 'mol a day', 'Hours lit', 'Wants, mol'].map((name) => (
           <View key={name} role="columnheader" style={{ flex: 1 }}>
             <Small>{name}</Small>
           </View>

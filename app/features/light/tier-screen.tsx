@@ -223,6 +223,7 @@ function Heights({ plan, onHang }: { readonly plan: LampPlan; readonly onHang: (
       ) : (
         <Body testID="lamp-plan">{tooBright ? 'At every height they are brighter than these plants bear: dim them.' : 'No height will do: where it is dim enough, they would burn longer than 16 h. Add a lamp, or dim the ones there and hang them lower.'}</Body>
       )}
+      <Small>Least, mean and most PPFD at leaf height, µmol/m²s</Small>
       <View role="table" aria-label="Heights side by side">
         <View role="row" style={{ flexDirection: 'row' }}>
           {['Height', 'Least', 'Mean', 'Most', 'Even', 'Hours'].map((name) => (

@@ -1,10 +1,10 @@
 /** New entries with usual values, for forms that start empty. */
 import { suggestedClimate } from '@dulvan/catalogue';
-import type { AirStatement, Block, Circuit, Home, HomeFacts, Lamp, Obstruction, Plant, Room, Spot, Stand, Tier, Window } from '@dulvan/core';
+import { ALL_MONTHS, type AirStatement, type Block, type Circuit, type Home, type HomeFacts, type Lamp, type Obstruction, type Plant, type Room, type Spot, type Stand, type Tier, type Window } from '@dulvan/core';
 import type { FormList } from './form-specs';
 import { nanoid } from 'nanoid';
 
-const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
+const ALL_YEAR = [...ALL_MONTHS];
 
 export const newId = () => nanoid(12);
 

@@ -1,5 +1,6 @@
 /** A spot held side by side with itself moved or otherwise curtained, and with other spots. */
 import { placedSpots, plus, times, vec, type PlacedSpot, type Vec } from '../room';
+import { ALL_MONTHS } from '../units';
 import type { Answerer } from './answers';
 import type { HomeFacts, Window } from './facts';
 import { bare, lightRoomOf, withWindowsOf } from './window-changes';
@@ -56,7 +57,7 @@ function besideOf(answerer: Answerer, facts: HomeFacts, key: string, what: Besid
   };
 }
 
-const sheer = (window: Window): Window => ({ ...window, curtainId: 'sheer', curtainMonths: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12], curtainFromMinute: 0, curtainToMinute: 1440 });
+const sheer = (window: Window): Window => ({ ...window, curtainId: 'sheer', curtainMonths: [...ALL_MONTHS], curtainFromMinute: 0, curtainToMinute: 1440 });
 
 /** The home with one spot's leaves moved toward its nearest window's middle, level; null when that leads out of the room or there is none. */
 function movedToward(facts: HomeFacts, placed: PlacedSpot, byM: number): HomeFacts | null {

@@ -2,6 +2,7 @@
 import { placedLamps, type PlacedLamp } from '../lamp';
 import { OPEN_YEAR, passageYear, type CurtainProgramme, type PassageYear } from '../light';
 import { crownsOf, solidsOf, type Crown, type Occluder } from '../room';
+import { ALL_MONTHS } from '../units';
 import type { HomeFacts, Plant, Room, Window } from './facts';
 import type { Obstruction } from './light-facts';
 import type { Knowledge } from './knowledge';
@@ -30,13 +31,11 @@ export interface Scene {
   readonly plantsAt: ReadonlyMap<string, readonly Plant[]>;
 }
 
-const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
-
 /** What hangs at a window, outermost first; a pane that scatters is one that is always shut. */
 export function programmesOf(window: Window, knowledge: Knowledge): CurtainProgramme[] {
   const programmes: CurtainProgramme[] = [];
   const scatter = knowledge.glazing(window.glazingId)?.scatter ?? 0;
-  if (scatter > 0) programmes.push({ veil: { transmittance: 1, scatter }, months: ALL_YEAR, fromMinute: 0, toMinute: 1440 });
+  if (scatter > 0) programmes.push({ veil: { transmittance: 1, scatter }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
   const first = knowledge.curtain(window.curtainId);
   if (first) programmes.push({ veil: first, months: window.curtainMonths, fromMinute: window.curtainFromMinute, toMinute: window.curtainToMinute });
   const second = knowledge.curtain(window.secondCurtainId);

@@ -6,18 +6,13 @@ import { directionInRoom } from '../room/geometry';
 import { binned, type BinnedCoefficients } from './binned';
 import { beamThrough, litPart, paneAzimuth, type LitPart } from './pane';
 import type { SpotWindow } from './room';
+import { addStep, emptyTally, sameHour, type SunTally } from './sun-tally';
 
 /** The beam is summed by quarters of an hour for what it gives after reflection, however fine the steps. */
 const QUARTERS = 4;
 
 /** Steps of one hour on about four days go together: where all of them reach a spot, or none does, they are told at once. */
 const FULL_RUN = 13;
-
-/** A beam of the sun weaker than this is not said to shine, W m-2. World Meteorological Organization. */
-export const SUNSHINE_THRESHOLD = 120;
-
-/** Where trees and crowns leave less of the beam than this, the leaf is said to be in shade. */
-export const DISC_SEEN = 0.5;
 
 /** Runs of steps in one hour bin, whole hours in each. */
 interface Runs {
@@ -27,11 +22,8 @@ interface Runs {
   readonly along: Float32Array;
   /** The part of the opening through which every beam of a run comes: u0, u1, v0, v1. */
   readonly parts: Float32Array;
-  /** What a leaf gets of a run that reaches it whole: W h m-2 a day by day type, hours a day possible and likely, strongest hour in W m-2. */
-  readonly energy: Float64Array;
-  readonly possible: Float64Array;
-  readonly likely: Float64Array;
-  readonly strongest: Float64Array;
+  /** What a leaf gets of each run that reaches it whole. */
+  readonly whole: SunTally;
 }
 
 export interface PaneYear {
@@ -152,11 +144,6 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
   };
 }
 
-/** Whether a step lies in the same hour of the same day as the one before it: steps of a day are numbered in a row, as their slots are. */
-export function sameHour(sky: SkyYear, before: number, step: number): boolean {
-  return sky.bin[before] === sky.bin[step] && sky.slot[step]! - sky.slot[before]! === step - before;
-}
-
 type Beams = Pick<PaneYear, 'steps' | 'alongU' | 'alongV' | 'height' | 'passed' | 'treeShare' | 'parts'>;
 
 function runStarts({ steps }: Beams, sky: SkyYear): Uint32Array {
@@ -170,17 +157,13 @@ function runStarts({ steps }: Beams, sky: SkyYear): Uint32Array {
 
 function runsOf(beams: Beams, sky: SkyYear): Runs {
   const { steps, alongU, alongV, height, passed, treeShare, parts } = beams;
-  const { dayTypes } = sky;
   const starts = runStarts(beams, sky);
   const count = starts.length - 1;
   const runs: Runs = {
     starts,
     along: new Float32Array(4 * count),
     parts: new Float32Array(4 * count),
-    energy: new Float64Array(dayTypes * count),
-    possible: new Float64Array(count),
-    likely: new Float64Array(count),
-    strongest: new Float64Array(count),
+    whole: emptyTally(count, sky.dayTypes),
   };
   for (let run = 0; run < count; run++) {
     const at = 4 * run;
@@ -196,22 +179,8 @@ function runsOf(beams: Beams, sky: SkyYear): Runs {
       runs.parts[at + 1] = Math.min(runs.parts[at + 1]!, parts[4 * i + 1]!);
       runs.parts[at + 2] = Math.max(runs.parts[at + 2]!, parts[4 * i + 2]!);
       runs.parts[at + 3] = Math.min(runs.parts[at + 3]!, parts[4 * i + 3]!);
-      const step = steps[i]!;
-      const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(sky.bin[step]! / 24)]!;
-      const onLeaf = passed[i]! * height[i]!;
-      const threshold = SUNSHINE_THRESHOLD / treeShare[i]!;
-      let sunny = 0;
-      for (let type = 0; type < dayTypes; type++) {
-        const dni = sky.dni[step * dayTypes + type]!;
-        runs.energy[run * dayTypes + type]! += dni * onLeaf * hours;
-        if (dni > threshold) sunny++;
-      }
-      if (i === starts[run]! || !sameHour(sky, steps[i - 1]!, step)) hourSum = 0;
-      hourSum += (sky.dniMost[step]! * onLeaf * sky.stepMinutes) / 60;
-      if (hourSum > runs.strongest[run]!) runs.strongest[run] = hourSum;
-      if (treeShare[i]! < DISC_SEEN) continue;
-      runs.possible[run]! += hours;
-      runs.likely[run]! += (hours * sunny) / dayTypes;
+      const before = i === starts[run]! ? -1 : steps[i - 1]!;
+      hourSum = addStep(runs.whole, run, sky, steps[i]!, passed[i]! * height[i]!, treeShare[i]!, before, hourSum);
     }
   }
   return runs;

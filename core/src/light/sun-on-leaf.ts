@@ -4,17 +4,8 @@ import { clearWay, firstBetween, type Occluder } from '../room/occluder';
 import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Pane } from './pane';
-import { DISC_SEEN, SUNSHINE_THRESHOLD, sameHour, type PaneYear } from './pane-year';
-
-export interface SunOnLeaf {
-  /** W h m-2 a day by bin and day type. */
-  readonly sunDirect: Float32Array;
-  /** Strongest beam on the leaf over a whole hour in each bin, W m-2, on the brightest day type: a fleck that passes burns nothing. */
-  readonly sunPeak: Float32Array;
-  /** Hours a day that the sun's disc can be seen from the spot, and those in which it is likely to shine. */
-  readonly sunHoursPossible: Float32Array;
-  readonly sunHoursLikely: Float32Array;
-}
+import type { PaneYear } from './pane-year';
+import { addPlace, addStep, emptyTally, type SunTally } from './sun-tally';
 
 /** A leaf as the opening sees it: where straight out of the opening it lies, and how far away, m. */
 interface Stance {
@@ -62,17 +53,11 @@ function shadowOf(o: Occluder, { edgeU, edgeV, normal }: Rectangle, leaf: Vec, {
 }
 
 /**
- * Follows the sun through a year. A run of steps whose beams all miss the leaf is passed over; one that reaches it whole
+ * Follows the sun through a year, summed by bin. A run of steps whose beams all miss the leaf is passed over; one that reaches it whole
  * is added at once; the rest is followed step by step.
  */
-export function sunOnLeaf(pane: Pane, leaf: Vec, occluders: readonly Occluder[], sky: SkyYear, outside: PaneYear): SunOnLeaf {
-  const { dayTypes } = sky;
-  const sum: SunOnLeaf = {
-    sunDirect: new Float32Array(HOUR_BINS * dayTypes),
-    sunPeak: new Float32Array(HOUR_BINS),
-    sunHoursPossible: new Float32Array(HOUR_BINS),
-    sunHoursLikely: new Float32Array(HOUR_BINS),
-  };
+export function sunOnLeaf(pane: Pane, leaf: Vec, occluders: readonly Occluder[], sky: SkyYear, outside: PaneYear): SunTally {
+  const sum = emptyTally(HOUR_BINS, sky.dayTypes);
   const { opening } = pane;
   const stance = stanceOf(opening, leaf);
   const { away } = stance;
@@ -81,7 +66,7 @@ export function sunOnLeaf(pane: Pane, leaf: Vec, occluders: readonly Occluder[],
   const above = occluders.filter((occluder) => occluder.z1 > leaf.z);
   const solids = above.filter((occluder) => occluder.extinction === Infinity);
   const shadows = above.flatMap((occluder) => shadowOf(occluder, opening, leaf, stance) ?? []);
-  const { starts, along, parts, energy, possible, likely, strongest } = outside.runs;
+  const { starts, along, parts, whole } = outside.runs;
   for (let run = 0; run + 1 < starts.length; run++) {
     const u0 = stance.u + along[4 * run]! * away;
     const u1 = stance.u + along[4 * run + 1]! * away;
@@ -90,13 +75,9 @@ export function sunOnLeaf(pane: Pane, leaf: Vec, occluders: readonly Occluder[],
     const v1 = stance.v + along[4 * run + 3]! * away;
     if (v0 > opening.sizeV || v1 < 0) continue;
     const shaded = shadows.some((shadow) => u1 >= shadow.u0 && u0 <= shadow.u1 && v1 >= shadow.v0 && v0 <= shadow.v1);
-    const whole = !shaded && u0 >= parts[4 * run]! && u1 <= parts[4 * run + 1]! && v0 >= parts[4 * run + 2]! && v1 <= parts[4 * run + 3]!;
-    if (whole) {
-      const bin = sky.bin[outside.steps[starts[run]!]!]!;
-      for (let type = 0; type < dayTypes; type++) sum.sunDirect[bin * dayTypes + type]! += energy[run * dayTypes + type]!;
-      sum.sunPeak[bin] = Math.max(sum.sunPeak[bin]!, strongest[run]!);
-      sum.sunHoursPossible[bin]! += possible[run]!;
-      sum.sunHoursLikely[bin]! += likely[run]!;
+    const reachesWhole = !shaded && u0 >= parts[4 * run]! && u1 <= parts[4 * run + 1]! && v0 >= parts[4 * run + 2]! && v1 <= parts[4 * run + 3]!;
+    if (reachesWhole) {
+      addPlace(sum, sky.bin[outside.steps[starts[run]!]!]!, whole, run, sky.dayTypes);
     } else if (!shaded || !hiddenWhole(solids, opening, leaf, { u0, u1, v0, v1 })) {
       addSteps(sum, opening, leaf, stance, shaded ? above : [], sky, outside, starts[run]!, starts[run + 1]!);
     }
@@ -112,9 +93,8 @@ function hiddenWhole(solids: readonly Occluder[], { corner, edgeU, edgeV }: Rect
   return first >= 0 && hiddenBy(u1, v0) === first && hiddenBy(u0, v1) === first && hiddenBy(u1, v1) === first;
 }
 
-function addSteps(sum: SunOnLeaf, { corner, edgeU, edgeV }: Rectangle, leaf: Vec, stance: Stance, above: readonly Occluder[], sky: SkyYear, outside: PaneYear, from: number, to: number): void {
+function addSteps(sum: SunTally, { corner, edgeU, edgeV }: Rectangle, leaf: Vec, stance: Stance, above: readonly Occluder[], sky: SkyYear, outside: PaneYear, from: number, to: number): void {
   const { alongU, alongV, parts } = outside;
-  const { dayTypes } = sky;
   let before = -1;
   let hourSum = 0;
   for (let i = from; i < to; i++) {
@@ -135,22 +115,7 @@ function addSteps(sum: SunOnLeaf, { corner, edgeU, edgeV }: Rectangle, leaf: Vec
       shine *= way;
     }
     const step = outside.steps[i]!;
-    const bin = sky.bin[step]!;
-    const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
-    const onLeaf = passed * outside.height[i]!;
-    const threshold = SUNSHINE_THRESHOLD / shine;
-    let sunny = 0;
-    for (let type = 0; type < dayTypes; type++) {
-      const dni = sky.dni[step * dayTypes + type]!;
-      sum.sunDirect[bin * dayTypes + type]! += dni * onLeaf * hours;
-      if (dni > threshold) sunny++;
-    }
-    if (before < 0 || !sameHour(sky, before, step)) hourSum = 0;
+    hourSum = addStep(sum, sky.bin[step]!, sky, step, passed * outside.height[i]!, shine, before, hourSum);
     before = step;
-    hourSum += (sky.dniMost[step]! * onLeaf * sky.stepMinutes) / 60;
-    if (hourSum > sum.sunPeak[bin]!) sum.sunPeak[bin] = hourSum;
-    if (shine < DISC_SEEN) continue;
-    sum.sunHoursPossible[bin]! += hours;
-    sum.sunHoursLikely[bin]! += (hours * sunny) / dayTypes;
   }
 }

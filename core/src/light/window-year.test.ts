@@ -57,16 +57,16 @@ describe('the sun on a leaf', () => {
     ['under a roof window and a board', roof, vec(2.4, 1.9, 0.6), [solidBox(2.5, 1.6, 0.9, 0.5, 0.6, 0)]],
   ])('is what rays tell step by step: %s', (_, pane, leaf, occluders) => {
     const [spot] = spotWindows(litRoom(room, [pane], []), { point: leaf, normal: UP }, occluders);
-    const year = windowYear(spot!, leaf, occluders, sky, paneYear(spot!, sky));
+    const { sun: year } = windowYear(spot!, leaf, occluders, sky, paneYear(spot!, sky));
     const rays = stepByStep(pane, leaf, occluders);
     expect(sum(rays.energy)).toBeGreaterThan(100);
-    expect(Math.abs(sum(year.sunDirect) / sum(rays.energy) - 1)).toBeLessThan(0.001);
-    expect(Math.abs(sum(year.sunHoursPossible) / sum(rays.hoursInSight) - 1)).toBeLessThan(0.003);
+    expect(Math.abs(sum(year.energy) / sum(rays.energy) - 1)).toBeLessThan(0.001);
+    expect(Math.abs(sum(year.possible) / sum(rays.hoursInSight) - 1)).toBeLessThan(0.003);
     for (let bin = 0; bin < HOUR_BINS; bin++) {
       const at = bin * sky.dayTypes;
-      expect(year.sunDirect.slice(at, at + sky.dayTypes).reduce((p, q) => p + q, 0)).toBeCloseTo(sum(rays.energy.slice(at, at + sky.dayTypes)), 0);
+      expect(year.energy.slice(at, at + sky.dayTypes).reduce((p, q) => p + q, 0)).toBeCloseTo(sum(rays.energy.slice(at, at + sky.dayTypes)), 0);
       // An hour is one day's: what fell on the same hour of another day is not added to it.
-      expect(Math.abs(year.sunPeak[bin]! - rays.peak[bin]!)).toBeLessThan(0.5);
+      expect(Math.abs(year.strongest[bin]! - rays.peak[bin]!)).toBeLessThan(0.5);
     }
   });
 
@@ -80,8 +80,8 @@ describe('the sun on a leaf', () => {
         const occluders = things.map((o): Occluder => ({ ...solidBox(o.x, o.y, o.z, o.sizeX, o.sizeY, o.sizeZ), extinction: o.extinction }));
         const year = sunOnLeaf(wall, leaf, occluders, sky, outside);
         const rays = stepByStep(wall, leaf, occluders);
-        expect(Math.abs(sum(year.sunDirect) - sum(rays.energy))).toBeLessThan(1 + 0.001 * sum(rays.energy));
-        expect(Math.abs(sum(year.sunHoursPossible) - sum(rays.hoursInSight))).toBeLessThan(0.02 + 0.003 * sum(rays.hoursInSight));
+        expect(Math.abs(sum(year.energy) - sum(rays.energy))).toBeLessThan(1 + 0.001 * sum(rays.energy));
+        expect(Math.abs(sum(year.possible) - sum(rays.hoursInSight))).toBeLessThan(0.02 + 0.003 * sum(rays.hoursInSight));
       }),
       { numRuns: 25, seed: 7 },
     );
@@ -89,6 +89,6 @@ describe('the sun on a leaf', () => {
 
   it('is nothing on the far side of the glass', () => {
     const leaf = vec(1.8, -0.4, 1);
-    expect(sum(sunOnLeaf(wall, leaf, [], sky, paneYear({ pane: wall, flux: fluxThrough(wall) }, sky)).sunDirect)).toBe(0);
+    expect(sum(sunOnLeaf(wall, leaf, [], sky, paneYear({ pane: wall, flux: fluxThrough(wall) }, sky)).energy)).toBe(0);
   });
 });

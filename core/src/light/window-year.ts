@@ -7,10 +7,11 @@ import { binned, type BinnedCoefficients } from './binned';
 import type { DirectLight } from './coefficients';
 import type { PaneYear } from './pane-year';
 import type { SpotWindow } from './room';
-import { sunOnLeaf, type SunOnLeaf } from './sun-on-leaf';
+import { sunOnLeaf } from './sun-on-leaf';
+import type { SunTally } from './sun-tally';
 
 /** A spot and one window under one outdoor year; curtains not yet applied, so that moving one costs almost nothing. */
-export interface WindowYear extends SunOnLeaf {
+export interface WindowYear {
   readonly windowId: string;
   /** Months (1..12) in which this view holds; outside them it gives nothing. */
   readonly months: readonly number[];
@@ -19,6 +20,8 @@ export interface WindowYear extends SunOnLeaf {
   readonly direct: BinnedCoefficients & { readonly veil: number };
   readonly reflected: BinnedCoefficients & { readonly veil: number };
   readonly flux: BinnedCoefficients;
+  /** The sun's beam straight on the leaf, by bin. */
+  readonly sun: SunTally;
   /** The sun's beam, W h m-2 a day by bin and day type: reflected, and on each square metre of curtain. */
   readonly sunReflected: Float32Array;
   readonly sunFlux: Float64Array;
@@ -44,7 +47,7 @@ export function windowYear(
     direct: withVeil(spot.direct),
     reflected: withVeil(spot.reflected),
     flux: outside.flux,
-    ...sunOnLeaf(spot.pane, leaf, occluders, sky, outside),
+    sun: sunOnLeaf(spot.pane, leaf, occluders, sky, outside),
     sunReflected: sunThrownBack(spot, sky.dayTypes, outside),
     sunFlux: outside.sunFlux,
   };

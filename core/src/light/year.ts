@@ -67,7 +67,7 @@ export function daylightYear(windows: readonly WindowYear[], sky: SkyYear, passa
           const overcast = sky.overcastDiffuse[at]!;
           const global = sky.global[at]!;
           const veiledSun = spreadDirect * w.sunFlux[at]!;
-          const sun = straight * w.sunDirect[at]! + veiledSun;
+          const sun = straight * w.sun.energy[at]! + veiledSun;
           const skyLight = clear * clearHere + overcast * evenHere;
           const ground = global * groundHere;
           const obstruction = global * obstructionHere;
@@ -81,9 +81,9 @@ export function daylightYear(windows: readonly WindowYear[], sky: SkyYear, passa
           byDayType[month0 * types + type]! += sun + diffuse;
           if (diffuse + veiledSun > brightest) brightest = diffuse + veiledSun;
         }
-        hourPeaks[bin]! += brightest + w.sunPeak[bin]! * passage.straightMost[bin]!;
-        sunHoursPossible[month0]! += w.sunHoursPossible[bin]! * passage.sunShare[bin]!;
-        sunHoursLikely[month0]! += w.sunHoursLikely[bin]! * passage.sunShare[bin]!;
+        hourPeaks[bin]! += brightest + w.sun.strongest[bin]! * passage.straightMost[bin]!;
+        sunHoursPossible[month0]! += w.sun.possible[bin]! * passage.sunShare[bin]!;
+        sunHoursLikely[month0]! += w.sun.likely[bin]! * passage.sunShare[bin]!;
       }
     }
   }

@@ -1,4 +1,5 @@
 /** A hybrid's needs from its parents': each figure their weighted mean, its season from the parent that rules. */
+import { ALL_MONTHS } from '../units';
 import { FIGURE_KEYS, figureOf, withFigure } from './figures';
 import { EATERS, HARMS, type Certainty, type DayNeed, type Harm, type Hazard, type RestNeed, type Taxon } from './taxon';
 
@@ -62,11 +63,9 @@ function mixedDay(shares: readonly Part[]): DayNeed {
   return { ...first, kind: 'neutral', criticalNightH: null, inductionWeeks: null, inductionMonths: [] };
 }
 
-const MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
-
 function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
   const resting = (month: number) => meanOf(shares, ({ rest }) => (rest.months.includes(month) ? 1 : 0));
-  const months = MONTHS.filter((month) => resting(month) >= 0.5);
+  const months = ALL_MONTHS.filter((month) => resting(month) >= 0.5);
   const largest = shares.find(({ taxon }) => taxon.rest.trigger !== 'none')?.taxon.rest;
   if (months.length === 0 || !largest) return { ...shares[0]!.taxon.rest, trigger: 'none', months: [], lightShare, dayC: null, nightC: null, water: 'usual', feed: 'usual' };
   return {

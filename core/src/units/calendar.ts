@@ -12,6 +12,9 @@ export interface CivilDate {
   readonly day: number;
 }
 
+/** January to December: what holds all year. */
+export const ALL_MONTHS: readonly number[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
+
 const formatters = new Map<string, Intl.DateTimeFormat>();
 
 function formatterFor(timeZone: string): Intl.DateTimeFormat {

@@ -1,6 +1,6 @@
 /** The demo's second home, for the other hemisphere: the back room of a small made-up shop at 34.6 S. */
 import type { HomeFacts } from '@dulvan/core';
-import { air, circuit, lamp, plant, room, spot, stand, tier, window } from './build';
+import { air, circuit, lamp, plant, room, spot, stand, tier, window, ALL_YEAR } from './build';
 
 const home = {
   id: 'back-room',
@@ -33,7 +33,7 @@ export const backRoom: HomeFacts = {
     spot({ id: 'stock-a', tierId: 'stock-1', name: 'Shelf, under the lamp', alongM: 0.2, acrossM: 0.6 }),
     spot({ id: 'stock-b', tierId: 'stock-2', name: 'Shelf, top', alongM: 0.2, acrossM: 0.6, freeHeightM: 0.9, reach: 'step' }),
   ],
-  circuits: [circuit({ id: 'stock-timer', homeId, name: 'Shelf timer', onMinute: 8 * 60, offMinute: 20 * 60, months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] })],
+  circuits: [circuit({ id: 'stock-timer', homeId, name: 'Shelf timer', onMinute: 8 * 60, offMinute: 20 * 60, months: ALL_YEAR })],
   lamps: [
     lamp({ id: 'stock-bar', circuitId: 'stock-timer', tierId: 'stock-1', name: 'Shelf bar', form: 'bar', ppf: 95, powerW: 42, lengthM: 0.03, breadthM: 0.9, alongM: 0.2, acrossM: 0.6, aboveM: 0.5 }),
   ],

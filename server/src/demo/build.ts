@@ -1,7 +1,7 @@
 /** Small builders that give the demo's facts their usual values, so that the homes below read as lists. */
-import type { AirStatement, Circuit, Lamp, Plant, Room, Spot, Stand, Tier, Window } from '@dulvan/core';
+import { ALL_MONTHS, type AirStatement, type Circuit, type Lamp, type Plant, type Room, type Spot, type Stand, type Tier, type Window } from '@dulvan/core';
 
-export const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
+export const ALL_YEAR = [...ALL_MONTHS];
 
 type Given<T, K extends keyof T> = Pick<T, K> & Partial<T>;
 
