@@ -1,0 +1,76 @@
+/** Homes with their windows otherwise, and spots held beside themselves moved: what changes and what does not. */
+import type { HomeFacts } from './facts';
+import { Answerer } from './answers';
+import { beside } from './beside';
+import { placedSpots } from '../room';
+import { smallHome, smallKnowledge } from './small-home.fixture';
+import { bare, lightRoomOf, withWindowsOf } from './window-changes';
+
+const YEAR = 2026;
+const veiled: HomeFacts = { ...smallHome, windows: smallHome.windows.map((window) => ({ ...window, curtainId: 'sheer', secondCurtainId: 'blackout', secondCurtainFromMinute: 600, secondCurtainToMinute: 660 })) };
+const placed = (spotId: string, facts = smallHome) => placedSpots(facts).find(({ spot }) => spot.id === spotId)!;
+
+describe('windows changed', () => {
+  it('lose both their curtains and nothing else', () => {
+    const [window] = veiled.windows;
+    expect(bare(window!)).toEqual({ ...window, curtainId: 'none', secondCurtainId: 'none' });
+  });
+
+  it('are those of one room alone', () => {
+    const two: HomeFacts = { ...veiled, windows: [...veiled.windows, { ...veiled.windows[0]!, id: 'other', roomId: 'box' }] };
+    const changed = withWindowsOf(two, 'r', bare);
+    expect(changed.windows.map((window) => window.curtainId)).toEqual(['none', 'sheer']);
+    expect(changed.rooms).toBe(two.rooms);
+    expect(two.windows[0]!.curtainId).toBe('sheer');
+  });
+
+  it('light a cabinet from the room it stands in', () => {
+    expect(lightRoomOf(smallHome, placed('boxed'))).toBe('r');
+    expect(lightRoomOf(smallHome, placed('dim'))).toBe('r');
+    const alone: HomeFacts = { ...smallHome, rooms: smallHome.rooms.map((room) => ({ ...room, insideRoomId: null })) };
+    expect(lightRoomOf(alone, placed('boxed', alone))).toBe('box');
+  });
+});
+
+describe('a spot beside itself', () => {
+  const answerer = new Answerer(smallKnowledge);
+
+  it('gains by its curtains taken away, month by month', () => {
+    const list = beside(answerer, veiled, 'bright', [], YEAR);
+    const [here, bareHere] = [list.find(({ what }) => what === 'here')!, list.find(({ what }) => what === 'no-curtain')!];
+    for (let month0 = 0; month0 < 12; month0++) expect(bareHere.dli[month0]!).toBeGreaterThan(here.dli[month0]!);
+    expect(list.some(({ what }) => what === 'curtain')).toBe(false);
+  });
+
+  it('loses by a sheer curtain where none hangs', () => {
+    const list = beside(answerer, smallHome, 'bright', [], YEAR);
+    const [here, behind] = [list.find(({ what }) => what === 'here')!, list.find(({ what }) => what === 'curtain')!];
+    for (let month0 = 0; month0 < 12; month0++) expect(behind.dli[month0]!).toBeLessThan(here.dli[month0]!);
+  });
+
+  it('is what the home’s answers say of it, lamps told apart', () => {
+    const [here] = beside(answerer, smallHome, 'dim', [], YEAR);
+    const conditions = answerer.conditionsOf(smallHome, 'dim', YEAR);
+    expect(here!.dli).toEqual(conditions.map(({ dli }) => dli));
+    expect(here!.peakPpfd).toEqual(conditions.map(({ peakPpfd }) => peakPpfd));
+    conditions.forEach(({ shares }, month0) => expect(here!.lampDli[month0]!).toBeCloseTo(shares.lamps.l! + shares.roomLight, 9));
+  });
+
+  it('moved nearer lies between poor and good years of its own, and gets more than moved away', () => {
+    const list = beside(answerer, smallHome, 'dim', [], YEAR);
+    for (const { poor, dli, good } of list) {
+      for (let month0 = 0; month0 < 12; month0++) {
+        expect(poor[month0]!).toBeLessThanOrEqual(dli[month0]! + 1e-9);
+        expect(good[month0]!).toBeGreaterThanOrEqual(dli[month0]! - 1e-9);
+      }
+    }
+    const daylight = (what: string) => list.filter((entry) => entry.what === what).map(({ dli, lampDli }) => dli.reduce((sum, value, i) => sum + value - lampDli[i]!, 0))[0];
+    expect(daylight('nearer')!).toBeGreaterThan(daylight('here')!);
+  });
+
+  it('is nowhere when it is not there, and stays put in a room without windows', () => {
+    expect(beside(answerer, smallHome, 'gone', [], YEAR)).toEqual([]);
+    const blind: HomeFacts = { ...smallHome, windows: [] };
+    expect(beside(answerer, blind, 'dim', [], YEAR).map(({ what }) => what)).toEqual(['here']);
+  });
+});
