@@ -15,15 +15,34 @@ module.exports = {
     only('server-never-imports-app', 'server', ['server', 'core', 'catalogue', 'formats', 'contract']),
     only('app-never-imports-server', 'app', ['app', 'core', 'catalogue', 'formats', 'contract']),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
-    { name: 'core-is-pure', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['npm', 'core'] } },
-    { name: 'routes-are-thin', severity: 'error', from: { path: '^app/(features|ui|state|workers)/' }, to: { path: '^app/routes/' } },
-    { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(expo|react-native|@expo)' } },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'core'] },
+    },
+    {
+      name: 'routes-are-thin',
+      severity: 'error',
+      from: { path: '^app/(features|ui|state|workers)/' },
+      to: { path: '^app/routes/' },
+    },
+    {
+      name: 'nothing-unresolved',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^(expo|react-native|@expo)' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(/dist/|/drizzle/|\\.expo/)' },
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: 'specify',
-    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.json'], exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.js', '.json'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default'],
+    },
   },
 };

@@ -2,7 +2,17 @@ const expo = require('eslint-config-expo/flat');
 
 module.exports = [
   ...expo,
-  { ignores: ['**/dist/**', '**/node_modules/**', 'server/drizzle/**', 'app/.expo/**', 'test-results/**', 'playwright-report/**', '.tmp/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      'server/drizzle/**',
+      'app/.expo/**',
+      'test-results/**',
+      'playwright-report/**',
+      '.tmp/**',
+    ],
+  },
   {
     rules: {
       'no-console': ['error', { allow: ['error', 'warn'] }],
@@ -13,7 +23,12 @@ module.exports = [
   },
   {
     files: ['**/*.ts', '**/*.tsx'],
-    rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }] },
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
+    },
   },
   { files: ['server/src/serve.ts', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },

@@ -18,7 +18,14 @@ module.exports = {
       preset: 'jest-expo',
       rootDir: 'app',
       transform: {
-        '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'ios' }, presets: ['babel-preset-expo'], plugins: ['dynamic-import-node'] }],
+        '\\.[jt]sx?$': [
+          'babel-jest',
+          {
+            caller: { name: 'metro', bundler: 'metro', platform: 'ios' },
+            presets: ['babel-preset-expo'],
+            plugins: ['dynamic-import-node'],
+          },
+        ],
       },
       setupFiles: ['<rootDir>/jest.setup.js'],
       moduleNameMapper: {

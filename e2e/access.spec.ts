@@ -3,11 +3,37 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './dulvan';
 
 const SCREENS = [
-  '/', '/rooms', '/rooms/galley', '/stands/rack', '/spots/bench-1b', '/plants', '/plants/p-kalanchoe', '/plants/add', '/place',
-  '/place/rooms/loft', '/place/windows/east', '/place/stands/rack', '/place/lamps/rack-panel', '/why?figure=dli&spot=bench-1b&month=11',
-  '/why?figure=fit&plant=p-moth&month=11', '/settings', '/nowhere', '/catalogue', '/catalogue/euphorbia-trigona',
-  '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', '/catalogue/no-label', '/catalogue/knowledge', '/catalogue/own',
-  '/light/day/loft', '/light/year/bench-1b', '/light/beside/sill-2', '/light/tier/rack-2', '/light/reading/sill-2', '/light/readings', '/light/files', '/place/lamps/galley-bar',
+  '/',
+  '/rooms',
+  '/rooms/galley',
+  '/stands/rack',
+  '/spots/bench-1b',
+  '/plants',
+  '/plants/p-kalanchoe',
+  '/plants/add',
+  '/place',
+  '/place/rooms/loft',
+  '/place/windows/east',
+  '/place/stands/rack',
+  '/place/lamps/rack-panel',
+  '/why?figure=dli&spot=bench-1b&month=11',
+  '/why?figure=fit&plant=p-moth&month=11',
+  '/settings',
+  '/nowhere',
+  '/catalogue',
+  '/catalogue/euphorbia-trigona',
+  '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra',
+  '/catalogue/no-label',
+  '/catalogue/knowledge',
+  '/catalogue/own',
+  '/light/day/loft',
+  '/light/year/bench-1b',
+  '/light/beside/sill-2',
+  '/light/tier/rack-2',
+  '/light/reading/sill-2',
+  '/light/readings',
+  '/light/files',
+  '/place/lamps/galley-bar',
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {
@@ -22,8 +48,12 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await page.waitForLoadState('networkidle');
         const { violations } = await new AxeBuilder({ page }).analyze();
         const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-        expect(grave.map(({ id, nodes }) => `${screen}: ${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
-        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        expect(
+          grave.map(({ id, nodes }) => `${screen}: ${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`),
+        ).toEqual([]);
+        const overflow = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
         expect(overflow, `${screen} scrolls sideways`).toBeLessThanOrEqual(0);
       }
     });
@@ -45,7 +75,10 @@ test('the keyboard reaches the navigation and the month', async ({ page }) => {
 test('keys lead about, search, take back and keep, and rest while something is typed', async ({ page }) => {
   await page.goto('/plants/p-pothos');
   const before = await page.getByTestId('plant-whole').textContent();
-  await page.getByRole('button', { name: /^Move here/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Move here/ })
+    .first()
+    .click();
   await expect(page.getByTestId('plant-whole')).not.toHaveText(before!);
   await page.getByRole('button', { name: 'Close this message' }).click();
   await page.keyboard.press('Control+z');

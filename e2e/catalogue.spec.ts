@@ -18,7 +18,10 @@ test('chooses taxa by need, and sets two side by side', async ({ page }) => {
   await page.getByRole('link', { name: /Haworthiopsis attenuata/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Zebra wart plant' })).toBeVisible();
   await expect(page.getByText('Soft teeth along the edge and stems that stack upward are the aloe.')).toBeVisible();
-  await page.getByRole('link', { name: /Aloe juvenna/ }).last().click();
+  await page
+    .getByRole('link', { name: /Aloe juvenna/ })
+    .last()
+    .click();
   await expect(page.getByRole('table', { name: /Haworthiopsis attenuata and Aloe juvenna/ })).toBeVisible();
 });
 
@@ -36,7 +39,9 @@ test('corrects a figure with a reason, sees it in the plant’s target, and with
   await expect(page.getByText(/yours; before [\d.]+ mol a day/)).toBeVisible();
   await page.goto('/plants/p-peace');
   await expect(page.getByText(/thrives at 4\.4 to/)).toBeVisible();
-  await expect(page.getByText(/Your correction of “Light: thrives from”: Mine stop flowering below <b>this<\/b>/)).toBeVisible();
+  await expect(
+    page.getByText(/Your correction of “Light: thrives from”: Mine stop flowering below <b>this<\/b>/),
+  ).toBeVisible();
   await page.goto('/catalogue/knowledge');
   await page.getByRole('button', { name: /^Withdraw Light: thrives from/ }).click();
   await expect(page.getByRole('button', { name: /^Withdraw Light: thrives from/ })).toBeHidden();
@@ -75,7 +80,9 @@ test('mixes a hybrid from its parents, and refuses shares that are no whole', as
   await expect(page.getByText(/must add up to 100 %; now they make 130 %/)).toBeVisible();
   await page.getByLabel('Brassavola nodosa, %').fill('20');
   await page.getByRole('button', { name: 'Keep these parents' }).click();
-  await expect(page.getByText('A mix of its parents: 80 % Cattleya walkeriana, 20 % Brassavola nodosa', { exact: false })).toBeVisible();
+  await expect(
+    page.getByText('A mix of its parents: 80 % Cattleya walkeriana, 20 % Brassavola nodosa', { exact: false }),
+  ).toBeVisible();
   await page.getByRole('checkbox', { name: 'Variegated' }).click();
   await expect(page.getByText('Variegated: needs a quarter more light', { exact: false }).first()).toBeVisible();
 });
@@ -94,10 +101,15 @@ test('what is seen of growth rules over the calendar, and the home’s school ov
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
   await page.goto('/plants/p-jade');
-  await expect(page.getByRole('list', { name: 'Its year, stretch by stretch' })).toContainText('this school keeps it growing');
+  await expect(page.getByRole('list', { name: 'Its year, stretch by stretch' })).toContainText(
+    'this school keeps it growing',
+  );
 });
 
-test('keeps taxa of the grower’s own, out to a file and in again, each broken line refused by itself', async ({ page, dulvan }) => {
+test('keeps taxa of the grower’s own, out to a file and in again, each broken line refused by itself', async ({
+  page,
+  dulvan,
+}) => {
   await page.goto('/catalogue/own');
   await page.getByLabel('Its name').fill('Hoya of the left pane');
   await page.getByLabel('Which is it like?').fill('hoya carnoza');
@@ -111,17 +123,29 @@ test('keeps taxa of the grower’s own, out to a file and in again, each broken 
   await page.getByRole('button', { name: 'Export as CSV' }).click();
   const csv = readFileSync(await (await downloading).path(), 'utf8');
   const more = `${csv}own-taxon,own-x,,,Second of mine,,,hoya-carnosa,,,,,\nown-taxon,bad key!,,,Third,,,hoya-carnosa,,,,,\n`;
-  await page.getByLabel('File of own knowledge').setInputFiles({ name: 'k.csv', mimeType: 'text/csv', buffer: Buffer.from(more) });
+  await page
+    .getByLabel('File of own knowledge')
+    .setInputFiles({ name: 'k.csv', mimeType: 'text/csv', buffer: Buffer.from(more) });
   await expect(page.getByText('Took in 3 lines; left out 1 line.')).toBeVisible();
   await expect(page.getByText('Line 5: id: Not a valid key.')).toBeVisible();
   await expect(page.getByRole('link', { name: 'Second of mine' })).toBeVisible();
 });
 
 test('stays quick with two thousand taxa of the grower’s own', async ({ page }) => {
-  const ownTaxa = Array.from({ length: 2000 }, (_, i) => ({ id: `own-${i}`, homeId: 'x', name: `Seedling number ${i}`, common: [], synonyms: [], basedOn: 'hoya-carnosa', key: '' }));
+  const ownTaxa = Array.from({ length: 2000 }, (_, i) => ({
+    id: `own-${i}`,
+    homeId: 'x',
+    name: `Seedling number ${i}`,
+    common: [],
+    synonyms: [],
+    basedOn: 'hoya-carnosa',
+    key: '',
+  }));
   await page.goto('/catalogue/knowledge');
   const file = JSON.stringify({ format: 'dulvan-own-knowledge', version: 1, ownTaxa, corrections: [] });
-  await page.getByLabel('File of own knowledge').setInputFiles({ name: 'k.json', mimeType: 'application/json', buffer: Buffer.from(file) });
+  await page
+    .getByLabel('File of own knowledge')
+    .setInputFiles({ name: 'k.json', mimeType: 'application/json', buffer: Buffer.from(file) });
   await expect(page.getByText('Took in 2000 lines.')).toBeVisible();
   await page.goto('/catalogue');
   await expect(page.getByTestId('taxon-count')).toHaveText(/^2\d\d\d of 2\d\d\d taxa$/);

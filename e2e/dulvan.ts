@@ -93,13 +93,16 @@ export const test = base.extend<Given>({
   page: async ({ page }, use) => {
     const complaints: string[] = [];
     page.on('console', (message) => {
-      if (message.type() === 'error' || message.type() === 'warning') complaints.push(`${message.type()}: ${message.text()}`);
+      if (message.type() === 'error' || message.type() === 'warning')
+        complaints.push(`${message.type()}: ${message.text()}`);
     });
     page.on('pageerror', (error) => complaints.push(`uncaught: ${error.message}`));
     await use(page);
     const expected = test.info().annotations.filter(({ type }) => type === 'expects-refusal').length > 0;
     // A refused request is logged by the browser itself; tests that provoke one say so.
-    const unexpected = expected ? complaints.filter((text) => !/status of [45]\d\d|ERR_CONNECTION_REFUSED/.test(text)) : complaints;
+    const unexpected = expected
+      ? complaints.filter((text) => !/status of [45]\d\d|ERR_CONNECTION_REFUSED/.test(text))
+      : complaints;
     expect(unexpected, 'console errors and warnings').toEqual([]);
   },
 });

@@ -31,9 +31,13 @@ test('an import of several homes is undone as one, and old changes from the plac
   await page.goto('/settings');
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export everything' }).click();
-  const bundle = JSON.parse(readFileSync(await (await downloading).path(), 'utf8')) as { homes: { home: { name: string } }[] };
+  const bundle = JSON.parse(readFileSync(await (await downloading).path(), 'utf8')) as {
+    homes: { home: { name: string } }[];
+  };
   for (const { home } of bundle.homes) home.name = `${home.name} again`;
-  await page.getByLabel('Bundle file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(bundle)) });
+  await page
+    .getByLabel('Bundle file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(bundle)) });
   await expect(page.getByText('Imported 2 homes')).toBeVisible();
   await expect(page.getByRole('radio', { name: 'Shop back room again' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -51,14 +55,19 @@ test('an import of several homes is undone as one, and old changes from the plac
 test('refuses broken, foreign and other versions’ bundles with the place and the reason', async ({ page }) => {
   expectsRefusal();
   await page.goto('/settings');
-  const give = async (text: string) => page.getByLabel('Bundle file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  const give = async (text: string) =>
+    page
+      .getByLabel('Bundle file')
+      .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await give('{ "format": "dulvan-bundle",\n "version": 1, ');
   await expect(page.getByRole('alert')).toContainText('not whole JSON (line 2');
   await give('{"format":"something-else","version":1}');
   await expect(page.getByRole('alert')).toContainText('not a Dulvan bundle');
   await give('{"format":"dulvan-bundle","version":7}');
   await expect(page.getByRole('alert')).toContainText('written by a newer Dulvan');
-  await give('{"format":"dulvan-bundle","version":1,"exportedAt":"2026-01-01T00:00:00.000Z","journal":[],"homes":[{"home":{"id":"x"}}]}');
+  await give(
+    '{"format":"dulvan-bundle","version":1,"exportedAt":"2026-01-01T00:00:00.000Z","journal":[],"homes":[{"home":{"id":"x"}}]}',
+  );
   await expect(page.getByRole('alert')).toContainText('At homes › 0 › home › name');
 });
 
@@ -78,7 +87,9 @@ test('a confirmed save survives a sudden death of the server', async ({ page, du
 test('a save that fails says so and keeps what was typed', async ({ page }) => {
   await page.goto('/place/rooms/galley');
   await page.getByLabel('Name').fill('Galley two');
-  await page.route('**/api/homes/*/changes', (route) => route.fulfill({ status: 500, json: { message: 'Something failed here, and nothing was stored.', problems: [] } }));
+  await page.route('**/api/homes/*/changes', (route) =>
+    route.fulfill({ status: 500, json: { message: 'Something failed here, and nothing was stored.', problems: [] } }),
+  );
   test.info().annotations.push({ type: 'expects-refusal' });
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('alert')).toContainText('nothing was stored');

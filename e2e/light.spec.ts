@@ -6,7 +6,10 @@ import { expect, test } from './dulvan';
 
 const firstNumber = (text: string | null) => Number(/[\d.]+/.exec(text ?? '')![0]);
 
-test('takes a reading at the shelf in twenty seconds, sees it correct the spot, and withdraws it', async ({ page, dulvan }) => {
+test('takes a reading at the shelf in twenty seconds, sees it correct the spot, and withdraws it', async ({
+  page,
+  dulvan,
+}) => {
   await page.goto('/spots/bench-1a');
   await expect(page.getByTestId('figure-dli')).toHaveText(/[\d.]+ mol/);
   const before = await page.getByTestId('figure-dli').textContent();
@@ -17,7 +20,9 @@ test('takes a reading at the shelf in twenty seconds, sees it correct the spot, 
   await page.getByRole('radio', { name: 'Dark: lamps alone' }).click();
   await page.getByRole('button', { name: 'Keep the reading' }).click();
   await expect(page.getByText(/^Lamp light as measured: /)).toBeVisible();
-  expect(Date.now() - startedMs, 'a browser without hesitation, so a person within twenty seconds').toBeLessThan(20_000);
+  expect(Date.now() - startedMs, 'a browser without hesitation, so a person within twenty seconds').toBeLessThan(
+    20_000,
+  );
   await expect(page.getByTestId('figure-dli')).not.toHaveText(before!);
   const corrected = await page.getByTestId('figure-dli').textContent();
   await dulvan.restart();
@@ -37,7 +42,9 @@ test('plays a room’s day: the sun’s patch falls on the floor at noon and is 
   const noon = firstNumber(await page.getByTestId('now-sill-2').textContent());
   await page.getByRole('radio', { name: 'Overcast' }).click();
   await expect(page.getByText('No patch of it on the floor.')).toBeVisible();
-  await expect(async () => expect(firstNumber(await page.getByTestId('now-sill-2').textContent())).toBeLessThan(noon)).toPass();
+  await expect(async () =>
+    expect(firstNumber(await page.getByTestId('now-sill-2').textContent())).toBeLessThan(noon),
+  ).toPass();
   const time = page.getByRole('slider', { name: 'Time of day' });
   await time.focus();
   await page.keyboard.press('Home');
@@ -50,11 +57,16 @@ test('plays a room’s day: the sun’s patch falls on the floor at noon and is 
 test('finds the height and hours for a wanted light, and hangs the lamps there', async ({ page }) => {
   await page.goto('/stands/rack');
   await page.getByRole('link', { name: 'Lamps over the tier at 90 cm' }).click();
-  await expect(page.getByTestId('lamp-plan')).toHaveText(/^Hang them \d+ cm above the board and burn them [\d.]+ h a day\.$/, { timeout: 20_000 });
+  await expect(page.getByTestId('lamp-plan')).toHaveText(
+    /^Hang them \d+ cm above the board and burn them [\d.]+ h a day\.$/,
+    { timeout: 20_000 },
+  );
   const mean = firstNumber(await page.getByTestId('tier-mean').textContent());
   await page.getByRole('button', { name: 'Try that height' }).click();
   await expect(page.getByRole('region', { name: 'Not kept yet' })).toContainText('Lamps over Sail rack at');
-  await expect(async () => expect(firstNumber(await page.getByTestId('tier-mean').textContent())).not.toBe(mean)).toPass();
+  await expect(async () =>
+    expect(firstNumber(await page.getByTestId('tier-mean').textContent())).not.toBe(mean),
+  ).toPass();
   await page.getByLabel('Wanted light, mol a day').fill('a lot');
   await expect(page.getByTestId('error-Wanted light')).toHaveText(/From 0.1 to 60 mol a day/);
   await page.getByLabel('Wanted light, mol a day').fill('55');
@@ -64,7 +76,9 @@ test('finds the height and hours for a wanted light, and hangs the lamps there',
 test('shows a spot’s year by day and hour, and holds it beside other places', async ({ page }) => {
   await page.goto('/spots/sill-2');
   await page.getByRole('link', { name: 'Every day and hour' }).click();
-  await expect(page.getByRole('table', { name: 'Light by month' }).getByRole('row')).toHaveCount(13, { timeout: 30_000 });
+  await expect(page.getByRole('table', { name: 'Light by month' }).getByRole('row')).toHaveCount(13, {
+    timeout: 30_000,
+  });
   await page.goBack();
   await page.getByRole('link', { name: 'Hold it beside others' }).click();
   const places = page.getByRole('list', { name: /^Light in / });
@@ -99,7 +113,9 @@ test('plants a tree before the windows and sees the room darken', async ({ page 
   await page.getByRole('button', { name: /^Save|^Keep|^Add/ }).click();
   await expect(page.getByRole('link', { name: 'Holm oak' })).toBeVisible();
   await page.goto('/spots/galley-sill-a');
-  await expect(async () => expect(firstNumber(await page.getByTestId('figure-dli').textContent())).toBeLessThan(before)).toPass();
+  await expect(async () =>
+    expect(firstNumber(await page.getByTestId('figure-dli').textContent())).toBeLessThan(before),
+  ).toPass();
 });
 
 test('imports a year of weather, refuses a broken one with its line, and takes it back', async ({ page }) => {
@@ -118,9 +134,20 @@ test('imports a year of weather, refuses a broken one with its line, and takes i
 });
 
 test('reads a lamp file, hangs it on a lamp, and writes it out again', async ({ page }) => {
-  const lamp = { name: 'Own bar', lumens: 1800, powerW: 18, lengthM: 0.9, breadthM: 0.04, planes: [0, 90], angles: [0, 30, 60, 90], candela: [700, 550, 260, 0, 700, 500, 150, 0] };
+  const lamp = {
+    name: 'Own bar',
+    lumens: 1800,
+    powerW: 18,
+    lengthM: 0.9,
+    breadthM: 0.04,
+    planes: [0, 90],
+    angles: [0, 30, 60, 90],
+    candela: [700, 550, 260, 0, 700, 500, 150, 0],
+  };
   await page.goto('/light/files');
-  await page.getByLabel('Choose a lamp file, file').setInputFiles({ name: 'bar.ies', mimeType: 'text/plain', buffer: Buffer.from(writeLm63(lamp)) });
+  await page
+    .getByLabel('Choose a lamp file, file')
+    .setInputFiles({ name: 'bar.ies', mimeType: 'text/plain', buffer: Buffer.from(writeLm63(lamp)) });
   await expect(page.getByText(/^1800 lm, 18 W, 2 planes of 4 angles; no lamp uses it$/)).toBeVisible();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save Own bar as LM-63' }).click();
@@ -142,7 +169,8 @@ test('draws a spot along its stand and sees its light follow, before it is kept'
   const box = (await slider.boundingBox())!;
   await page.mouse.move(box.x + box.width * 0.2, box.y + box.height / 2);
   await page.mouse.down();
-  for (let share = 0.2; share < 0.75; share += 0.05) await page.mouse.move(box.x + box.width * share, box.y + box.height / 2);
+  for (let share = 0.2; share < 0.75; share += 0.05)
+    await page.mouse.move(box.x + box.width * share, box.y + box.height / 2);
   await page.mouse.up();
   await expect(page.getByRole('region', { name: 'Not kept yet' })).toContainText('along');
   await expect(page.getByTestId('figure-dli')).not.toHaveText(before!);
@@ -154,22 +182,37 @@ test('keeps a drawing as a picture, its title above it', async ({ page }) => {
   await page.goto('/light/year/sill-4');
   await expect(page.getByRole('table', { name: 'Light by month' })).toBeVisible({ timeout: 60_000 });
   const saving = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Keep as a picture: The sail loft, Sill, starboard end: what shines, day by day' }).click();
+  await page
+    .getByRole('button', { name: 'Keep as a picture: The sail loft, Sill, starboard end: what shines, day by day' })
+    .click();
   const saved = await saving;
   expect(saved.suggestedFilename()).toBe('the-sail-loft-sill-starboard-end-what-shines-day-by-day.png');
-  const told = await page.evaluate(async (base64) => {
-    const image = await createImageBitmap(await (await fetch(`data:image/png;base64,${base64}`)).blob());
-    const pen = new OffscreenCanvas(image.width, image.height).getContext('2d', { willReadFrequently: true })!;
-    pen.drawImage(image, 0, 0);
-    // What differs from the paper in the corner, in the band of the title and below it.
-    const drawnShare = (top: number, bottom: number) => {
-      const { data } = pen.getImageData(0, top, image.width, bottom - top);
-      let drawn = 0;
-      for (let i = 0; i < data.length; i += 4) if (Math.abs(data[i]! - data[0]!) + Math.abs(data[i + 1]! - data[1]!) + Math.abs(data[i + 2]! - data[2]!) > 30) drawn++;
-      return drawn / (data.length / 4);
-    };
-    return { width: image.width, height: image.height, title: drawnShare(0, 84), below: drawnShare(84, image.height) };
-  }, readFileSync(await saved.path()).toString('base64'));
+  const told = await page.evaluate(
+    async (base64) => {
+      const image = await createImageBitmap(await (await fetch(`data:image/png;base64,${base64}`)).blob());
+      const pen = new OffscreenCanvas(image.width, image.height).getContext('2d', { willReadFrequently: true })!;
+      pen.drawImage(image, 0, 0);
+      // What differs from the paper in the corner, in the band of the title and below it.
+      const drawnShare = (top: number, bottom: number) => {
+        const { data } = pen.getImageData(0, top, image.width, bottom - top);
+        let drawn = 0;
+        for (let i = 0; i < data.length; i += 4)
+          if (
+            Math.abs(data[i]! - data[0]!) + Math.abs(data[i + 1]! - data[1]!) + Math.abs(data[i + 2]! - data[2]!) >
+            30
+          )
+            drawn++;
+        return drawn / (data.length / 4);
+      };
+      return {
+        width: image.width,
+        height: image.height,
+        title: drawnShare(0, 84),
+        below: drawnShare(84, image.height),
+      };
+    },
+    readFileSync(await saved.path()).toString('base64'),
+  );
   const drawing = (await page.getByRole('img', { name: /^What shines on this spot/ }).boundingBox())!;
   expect(told.width).toBe(2 * Math.round(drawing.width + 32));
   expect(told.height).toBeGreaterThan(2 * drawing.height);

@@ -66,7 +66,10 @@ test('asks where the plants of a stand go before it is taken out, and brings all
   await page.goto('/place/stands/bench');
   await page.getByRole('button', { name: 'Take out Rigger’s bench' }).click();
   await expect(page.getByText('Where do its plants go?')).toBeVisible();
-  await page.getByRole('radiogroup', { name: 'Where White moth goes' }).getByRole('radio', { name: /Cabinet top, right/ }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Where White moth goes' })
+    .getByRole('radio', { name: /Cabinet top, right/ })
+    .click();
   await page.getByRole('button', { name: 'Yes, take out Rigger’s bench' }).click();
   await page.getByRole('button', { name: 'Undo' }).waitFor();
   await page.getByRole('navigation').getByRole('link', { name: 'Plants' }).click();
@@ -94,7 +97,9 @@ test.describe('an empty Dulvan', () => {
 
 test('a page of another site cannot write', async ({ request, dulvan }) => {
   expectsRefusal();
-  const reply = await request.delete(`${dulvan.url}/api/homes/sail-loft`, { headers: { Origin: 'http://elsewhere.example' } });
+  const reply = await request.delete(`${dulvan.url}/api/homes/sail-loft`, {
+    headers: { Origin: 'http://elsewhere.example' },
+  });
   expect(reply.status()).toBe(403);
   expect((await request.get(`${dulvan.url}/api/homes/sail-loft`)).status()).toBe(200);
 });

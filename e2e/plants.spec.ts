@@ -6,7 +6,10 @@ test('adds a plant by a misspelt name, on the spot proposed', async ({ page }) =
   await page.getByRole('button', { name: /Spathiphyllum wallisii/ }).click();
   await expect(page.getByText(/Eaten: cats, dogs, birds: toxic; people: irritates/)).toBeVisible();
   await page.getByLabel(/Your name for it/).fill('Kitchen lily');
-  await page.getByRole('button', { name: /^Put it here/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Put it here/ })
+    .first()
+    .click();
   await expect(page.getByRole('heading', { name: 'Kitchen lily' })).toBeVisible();
   await expect(page.getByTestId('plant-whole')).toHaveText(/\d+ %/);
   await expect(page.getByText(/^Added Kitchen lily to/).first()).toBeVisible();
@@ -19,7 +22,10 @@ test('moves a plant to a better spot, and takes the move back', async ({ page })
   const before = await page.getByTestId('plant-whole').textContent();
   const troubles = page.getByTestId('plant-trouble');
   await expect(troubles.first()).toContainText('Too dim all year');
-  await page.getByRole('button', { name: /^Move here/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Move here/ })
+    .first()
+    .click();
   await expect(page.getByTestId('plant-whole')).not.toHaveText(before!);
   await expect(page.getByText(/^Moved Marbled pothos to/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

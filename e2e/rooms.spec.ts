@@ -33,7 +33,10 @@ test('shuts a curtain, sees the light fall, and puts it back', async ({ page }) 
   const month = page.getByRole('slider', { name: 'Month' });
   await expect(month).toHaveAttribute('aria-valuetext', /\w+/);
   const before = dli((await sill.textContent())!.match(/[\d.]+ mol/)![0]);
-  await page.getByRole('radiogroup', { name: 'Curtain at the gable window' }).getByRole('radio', { name: 'Blackout' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Curtain at the gable window' })
+    .getByRole('radio', { name: 'Blackout' })
+    .click();
   await expect(async () => {
     const now = dli((await sill.textContent())!.match(/[\d.]+ mol/)![0]);
     expect(now).toBeLessThan(before / 2);

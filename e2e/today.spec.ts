@@ -7,7 +7,10 @@ test('sees what is wrong, and mends it by moving the plant', async ({ page }) =>
   await expect(summary).toContainText('of 24 plants lack something');
   const before = Number(/^(\d+)/.exec((await summary.textContent())!)![1]);
   expect(before).toBeGreaterThan(0);
-  const worst = page.getByRole('group').filter({ has: page.getByRole('button', { name: /^Move / }) }).first();
+  const worst = page
+    .getByRole('group')
+    .filter({ has: page.getByRole('button', { name: /^Move / }) })
+    .first();
   await expect(worst).toContainText(/gets .* wants|gets .* bears/);
   const name = (await worst.getByRole('link').first().textContent())!;
   const move = worst.getByRole('button', { name: /^Move / });

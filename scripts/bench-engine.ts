@@ -17,22 +17,48 @@ const DRAG_STEPS = 8;
 /** Every figure of the large home, in the order in which it is told; the first is of code that never ran before. */
 export function benchEngine(tell: (figure: Figure) => void): void {
   const home = benchHome();
-  tell({ what: 'from nothing, code cold: a worker’s first answer', ms: timed(() => new Answerer(knowledge).answer(home, YEAR)) });
-  const fromNothing = (facts: HomeFacts) => median([0, 1, 2].map(() => timed(() => new Answerer(knowledge).answer(facts, YEAR))));
+  tell({
+    what: 'from nothing, code cold: a worker’s first answer',
+    ms: timed(() => new Answerer(knowledge).answer(home, YEAR)),
+  });
+  const fromNothing = (facts: HomeFacts) =>
+    median([0, 1, 2].map(() => timed(() => new Answerer(knowledge).answer(facts, YEAR))));
   const baseMs = fromNothing(home);
   tell({ what: 'from nothing, code warm (median of 3)', ms: baseMs });
   const grown = (what: string, facts: HomeFacts) => tell({ what, ms: fromNothing(facts), baseMs });
   grown('  half the spots', { ...home, spots: home.spots.filter((_, i) => i % 2 === 0) });
-  grown('  twice the spots', { ...home, spots: [...home.spots, ...home.spots.map((spot) => ({ ...spot, id: `${spot.id}x`, alongM: spot.alongM * 0.93 }))] });
+  grown('  twice the spots', {
+    ...home,
+    spots: [...home.spots, ...home.spots.map((spot) => ({ ...spot, id: `${spot.id}x`, alongM: spot.alongM * 0.93 }))],
+  });
   grown('  half the windows', { ...home, windows: home.windows.filter((_, i) => i % 2 === 0) });
   grown('  no lamps', { ...home, lamps: [] });
 
   const answerer = new Answerer(knowledge);
   answerer.answer(home, YEAR);
-  const changed = (what: string, homes: readonly HomeFacts[]) => tell({ what, ms: median(homes.map((facts) => timed(() => answerer.answer(facts, YEAR)))), baseMs });
+  const changed = (what: string, homes: readonly HomeFacts[]) =>
+    tell({ what, ms: median(homes.map((facts) => timed(() => answerer.answer(facts, YEAR)))), baseMs });
   const [first, ...others] = home.windows;
-  changed('one curtain changed (median of 4)', ['sheer', 'blind', 'heavy', 'none'].map((curtainId) => ({ ...home, windows: [{ ...first!, curtainId }, ...others] })));
-  changed('every curtain changed (median of 4)', ['sheer', 'blind', 'heavy', 'blackout'].map((curtainId) => ({ ...home, windows: home.windows.map((window) => ({ ...window, curtainId })) })));
-  const dragged = (step: number): HomeFacts => ({ ...home, spots: home.spots.map((spot, i) => (i === 7 ? { ...spot, alongM: spot.alongM + 0.013 * step } : spot)) });
-  changed(`a spot dragged, each of ${DRAG_STEPS} steps (median)`, Array.from({ length: DRAG_STEPS }, (_, i) => dragged(i + 1)));
+  changed(
+    'one curtain changed (median of 4)',
+    ['sheer', 'blind', 'heavy', 'none'].map((curtainId) => ({
+      ...home,
+      windows: [{ ...first!, curtainId }, ...others],
+    })),
+  );
+  changed(
+    'every curtain changed (median of 4)',
+    ['sheer', 'blind', 'heavy', 'blackout'].map((curtainId) => ({
+      ...home,
+      windows: home.windows.map((window) => ({ ...window, curtainId })),
+    })),
+  );
+  const dragged = (step: number): HomeFacts => ({
+    ...home,
+    spots: home.spots.map((spot, i) => (i === 7 ? { ...spot, alongM: spot.alongM + 0.013 * step } : spot)),
+  });
+  changed(
+    `a spot dragged, each of ${DRAG_STEPS} steps (median)`,
+    Array.from({ length: DRAG_STEPS }, (_, i) => dragged(i + 1)),
+  );
 }

@@ -18,18 +18,89 @@ export function benchHome(): HomeFacts {
   const [tier] = sailLoft.tiers;
   const [spot] = sailLoft.spots;
   const [lamp] = sailLoft.lamps;
-  const rooms = range(ROOMS).map((r) => ({ ...room!, id: `r${r}`, name: `Room ${r}`, widthM: 5, depthM: 4, heightM: 2.6, wallABearing: 180 + 20 * r, insideRoomId: null }));
-  const stands = rooms.flatMap(({ id }) => range(STANDS).map((s) => ({ ...stand!, id: `${id}s${s}`, roomId: id, xM: 0.5 + 2 * s, yM: 0.4 + 1.2 * s, widthM: 1.2, depthM: 0.4 })));
-  const tiers = stands.flatMap(({ id }) => range(TIERS).map((t) => ({ ...tier!, id: `${id}t${t}`, standId: id, heightM: 0.3 + 0.5 * t, board: 'solid' as const })));
-  const spots = tiers.flatMap(({ id }) => range(SPOTS).map((p) => ({ ...spot!, id: `${id}p${p}`, tierId: id, alongM: 0.12 + 0.24 * p, acrossM: 0.2, sizeM: 0.2 })));
+  const rooms = range(ROOMS).map((r) => ({
+    ...room!,
+    id: `r${r}`,
+    name: `Room ${r}`,
+    widthM: 5,
+    depthM: 4,
+    heightM: 2.6,
+    wallABearing: 180 + 20 * r,
+    insideRoomId: null,
+  }));
+  const stands = rooms.flatMap(({ id }) =>
+    range(STANDS).map((s) => ({
+      ...stand!,
+      id: `${id}s${s}`,
+      roomId: id,
+      xM: 0.5 + 2 * s,
+      yM: 0.4 + 1.2 * s,
+      widthM: 1.2,
+      depthM: 0.4,
+    })),
+  );
+  const tiers = stands.flatMap(({ id }) =>
+    range(TIERS).map((t) => ({
+      ...tier!,
+      id: `${id}t${t}`,
+      standId: id,
+      heightM: 0.3 + 0.5 * t,
+      board: 'solid' as const,
+    })),
+  );
+  const spots = tiers.flatMap(({ id }) =>
+    range(SPOTS).map((p) => ({
+      ...spot!,
+      id: `${id}p${p}`,
+      tierId: id,
+      alongM: 0.12 + 0.24 * p,
+      acrossM: 0.2,
+      sizeM: 0.2,
+    })),
+  );
   const lampTiers = tiers.flatMap((t, i) => (i % 3 === 0 ? [t, t] : [t]));
-  const lamps = [...lampTiers, ...tiers].slice(0, 40).map(({ id }, i) => ({ ...lamp!, id: `l${i}`, tierId: id, circuitId: sailLoft.circuits[0]!.id, alongM: 0.3 + 0.3 * (i % 3), acrossM: 0.2, aboveM: 0.42 }));
+  const lamps = [...lampTiers, ...tiers]
+    .slice(0, 40)
+    .map(({ id }, i) => ({
+      ...lamp!,
+      id: `l${i}`,
+      tierId: id,
+      circuitId: sailLoft.circuits[0]!.id,
+      alongM: 0.3 + 0.3 * (i % 3),
+      acrossM: 0.2,
+      aboveM: 0.42,
+    }));
   return {
     ...sailLoft,
     rooms,
     windows: rooms.flatMap(({ id }) => [
-      { ...window!, id: `${id}a`, roomId: id, side: 'a' as const, offsetM: 1.2, insetM: 0, slopeDeg: 90, sillM: 0.9, widthM: 1.8, heightM: 1.3, curtainId: 'net', curtainMonths: ALL_YEAR },
-      { ...window!, id: `${id}b`, roomId: id, side: 'b' as const, offsetM: 1, insetM: 0, slopeDeg: 90, sillM: 0.9, widthM: 1.2, heightM: 1.3, curtainId: 'none' },
+      {
+        ...window!,
+        id: `${id}a`,
+        roomId: id,
+        side: 'a' as const,
+        offsetM: 1.2,
+        insetM: 0,
+        slopeDeg: 90,
+        sillM: 0.9,
+        widthM: 1.8,
+        heightM: 1.3,
+        curtainId: 'net',
+        curtainMonths: ALL_YEAR,
+      },
+      {
+        ...window!,
+        id: `${id}b`,
+        roomId: id,
+        side: 'b' as const,
+        offsetM: 1,
+        insetM: 0,
+        slopeDeg: 90,
+        sillM: 0.9,
+        widthM: 1.2,
+        heightM: 1.3,
+        curtainId: 'none',
+      },
     ]),
     stands,
     tiers,

@@ -23,7 +23,12 @@ function line(what: string, ms: number, base?: number): void {
 
 /** The demo home with each spot and plant doubled, or with every other one left. */
 function resized(facts: HomeFacts, factor: 0.5 | 2): HomeFacts {
-  if (factor === 0.5) return { ...facts, spots: facts.spots.filter((_, i) => i % 2 === 0), plants: facts.plants.map((plant) => ({ ...plant, spotId: null })) };
+  if (factor === 0.5)
+    return {
+      ...facts,
+      spots: facts.spots.filter((_, i) => i % 2 === 0),
+      plants: facts.plants.map((plant) => ({ ...plant, spotId: null })),
+    };
   const twins = facts.spots.map((spot) => ({ ...spot, id: `${spot.id}-twin`, alongM: spot.alongM * 0.93 }));
   return { ...facts, spots: [...facts.spots, ...twins] };
 }
@@ -34,16 +39,71 @@ function benchAnswers(): void {
   line('first time in a fresh process', cold);
   const warm = median(Array.from({ length: 5 }, () => timed(() => new Answerer(knowledge).answer(sailLoft, YEAR))));
   line('from nothing, code warm (median of 5)', warm, cold);
-  line('  half the spots', median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 0.5), YEAR)))), warm);
-  line('  twice the spots', median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 2), YEAR)))), warm);
+  line(
+    '  half the spots',
+    median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 0.5), YEAR)))),
+    warm,
+  );
+  line(
+    '  twice the spots',
+    median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 2), YEAR)))),
+    warm,
+  );
   const answerer = new Answerer(knowledge);
   answerer.answer(sailLoft, YEAR);
   const variants = ['net', 'sheer', 'blind', 'heavy', 'none'];
-  line('a curtain changed', median(variants.map((curtainId) => timed(() => answerer.answer({ ...sailLoft, windows: sailLoft.windows.map((window) => ({ ...window, curtainId })) }, YEAR)))), warm);
-  line('lamp hours changed', median([0, 30, 60, 90, 120].map((by) => timed(() => answerer.answer({ ...sailLoft, circuits: sailLoft.circuits.map((circuit) => ({ ...circuit, offMinute: circuit.offMinute - by })) }, YEAR)))), warm);
-  line('a plant moved', median(['sill-4', 'cab-top-2', 'rack-low-2', 'galley-top', 'galley-sill-c'].map((spotId) => timed(() => answerer.answer({ ...sailLoft, plants: sailLoft.plants.map((plant, i) => (i === 0 ? { ...plant, spotId } : plant)) }, YEAR)))), warm);
-  line('all spots ranked for one plant', median(Array.from({ length: 5 }, () => timed(() => answerer.rank(sailLoft, sailLoft.plants[0]!, YEAR)))), warm);
-  line('the wash over the loft’s plan (70 points)', timed(() => answerer.wash(sailLoft, 'loft', YEAR)), warm);
+  line(
+    'a curtain changed',
+    median(
+      variants.map((curtainId) =>
+        timed(() =>
+          answerer.answer({ ...sailLoft, windows: sailLoft.windows.map((window) => ({ ...window, curtainId })) }, YEAR),
+        ),
+      ),
+    ),
+    warm,
+  );
+  line(
+    'lamp hours changed',
+    median(
+      [0, 30, 60, 90, 120].map((by) =>
+        timed(() =>
+          answerer.answer(
+            {
+              ...sailLoft,
+              circuits: sailLoft.circuits.map((circuit) => ({ ...circuit, offMinute: circuit.offMinute - by })),
+            },
+            YEAR,
+          ),
+        ),
+      ),
+    ),
+    warm,
+  );
+  line(
+    'a plant moved',
+    median(
+      ['sill-4', 'cab-top-2', 'rack-low-2', 'galley-top', 'galley-sill-c'].map((spotId) =>
+        timed(() =>
+          answerer.answer(
+            { ...sailLoft, plants: sailLoft.plants.map((plant, i) => (i === 0 ? { ...plant, spotId } : plant)) },
+            YEAR,
+          ),
+        ),
+      ),
+    ),
+    warm,
+  );
+  line(
+    'all spots ranked for one plant',
+    median(Array.from({ length: 5 }, () => timed(() => answerer.rank(sailLoft, sailLoft.plants[0]!, YEAR)))),
+    warm,
+  );
+  line(
+    'the wash over the loft’s plan (70 points)',
+    timed(() => answerer.wash(sailLoft, 'loft', YEAR)),
+    warm,
+  );
 }
 
 const HOME_TOLD = '4 rooms, 8 windows, 120 spots, 40 lamps, a year of quarter hours';
@@ -56,7 +116,15 @@ const BROWSER_WORKERS = 5;
 /** In headless Chromium, as growers run it. */
 async function benchBrowser(): Promise<void> {
   console.log(`\nA worker of the browser: ${HOME_TOLD}`);
-  const { outputFiles } = await build({ entryPoints: [path.join(__dirname, 'bench-web-worker.ts')], bundle: true, minify: true, platform: 'browser', format: 'iife', write: false, logLevel: 'error' });
+  const { outputFiles } = await build({
+    entryPoints: [path.join(__dirname, 'bench-web-worker.ts')],
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    format: 'iife',
+    write: false,
+    logLevel: 'error',
+  });
   const browser = await chromium.launch(CHROMIUM_LAUNCH);
   const page = await browser.newPage();
   const ask = () =>
@@ -76,7 +144,9 @@ async function benchBrowser(): Promise<void> {
   for (let run = 0; run < BROWSER_WORKERS; run++) runs.push(await ask());
   await browser.close();
   const middle = (index: number, key: 'ms' | 'baseMs') => median(runs.map((run) => run[index]![key] ?? NaN));
-  runs[0]!.forEach(({ what, baseMs }, i) => tellFigure({ what, ms: middle(i, 'ms'), ...(baseMs === undefined ? {} : { baseMs: middle(i, 'baseMs') }) }));
+  runs[0]!.forEach(({ what, baseMs }, i) =>
+    tellFigure({ what, ms: middle(i, 'ms'), ...(baseMs === undefined ? {} : { baseMs: middle(i, 'baseMs') }) }),
+  );
   console.log(`(each the median of ${BROWSER_WORKERS} fresh workers)`);
 }
 
@@ -85,12 +155,22 @@ async function benchNode(): Promise<void> {
   console.log(`\nA worker of Node.js: ${HOME_TOLD}`);
   const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-bench-'));
   const outfile = path.join(folder, 'worker.mjs');
-  await build({ entryPoints: [path.join(__dirname, 'bench-node-worker.ts')], bundle: true, platform: 'node', format: 'esm', outfile, logLevel: 'error' });
+  await build({
+    entryPoints: [path.join(__dirname, 'bench-node-worker.ts')],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    outfile,
+    logLevel: 'error',
+  });
   await new Promise<void>((resolve, reject) => {
     const worker = new NodeWorker(outfile);
     worker.on('message', (told: Figure | { readonly megabytes: number }) => {
       if ('ms' in told) tellFigure(told);
-      else console.log(`${'memory of the worker’s process after all this, not yet tidied'.padEnd(58)} ${told.megabytes.toFixed(0).padStart(9)} MB`);
+      else
+        console.log(
+          `${'memory of the worker’s process after all this, not yet tidied'.padEnd(58)} ${told.megabytes.toFixed(0).padStart(9)} MB`,
+        );
     });
     worker.on('error', reject);
     worker.on('exit', () => resolve());
@@ -104,22 +184,44 @@ function benchSearch(): void {
   const typed = ['spathifilum', 'falenop', 'snake', 'sansev', 'african vi', 'zz', 'christm', 'adiantm'];
   const base = median(typed.map((text) => timed(() => finder.find(text))));
   line(`one key, median over ${typed.length} words, ${taxa.length} taxa`, base);
-  line('one key, the slowest of 200 misspellings', Math.max(...misspellings.map(({ typed: text }) => timed(() => finder.find(text)))), base);
-  const own = Array.from({ length: 2000 }, (_, i) => ({ ...taxa[i % taxa.length]!, id: `own-${i}`, name: `${taxa[i % taxa.length]!.name} ${i}`, synonyms: [] }));
+  line(
+    'one key, the slowest of 200 misspellings',
+    Math.max(...misspellings.map(({ typed: text }) => timed(() => finder.find(text)))),
+    base,
+  );
+  const own = Array.from({ length: 2000 }, (_, i) => ({
+    ...taxa[i % taxa.length]!,
+    id: `own-${i}`,
+    name: `${taxa[i % taxa.length]!.name} ${i}`,
+    synonyms: [],
+  }));
   let larger = finder;
-  line('building the index with 2000 own taxa more', timed(() => (larger = taxonFinder([...taxa, ...own]))));
+  line(
+    'building the index with 2000 own taxa more',
+    timed(() => (larger = taxonFinder([...taxa, ...own]))),
+  );
   line('one key, median, with 2000 own taxa more', median(typed.map((text) => timed(() => larger.find(text)))), base);
 }
 
 async function benchApi(): Promise<void> {
   console.log('\nAPI on loopback, one request after another');
   const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-bench-'));
-  const running = await startServer({ host: '127.0.0.1', port: 0, file: path.join(folder, 'home.sqlite'), seed: 'demo', state: 'keep', app: null });
+  const running = await startServer({
+    host: '127.0.0.1',
+    port: 0,
+    file: path.join(folder, 'home.sqlite'),
+    seed: 'demo',
+    state: 'keep',
+    app: null,
+  });
   const ask = async (times: number, address: string, body?: object) => {
     const took: number[] = [];
     for (let i = 0; i < times; i++) {
       const startedMs = performance.now();
-      const reply = await fetch(running.url + address, body ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } : {});
+      const reply = await fetch(
+        running.url + address,
+        body ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } : {},
+      );
       await reply.text();
       if (!reply.ok) throw new Error(`${address} answered ${reply.status}`);
       took.push(performance.now() - startedMs);
@@ -132,7 +234,10 @@ async function benchApi(): Promise<void> {
   line('read a whole home, p50', read.p50);
   line('read a whole home, p99', read.p99, read.p50);
   const circuit = { ...sailLoft.circuits[0]!, name: 'Rack timer' };
-  const write = await ask(300, '/api/homes/sail-loft/changes', { summary: 'Bench', changes: [{ list: 'circuits', id: circuit.id, after: circuit }] });
+  const write = await ask(300, '/api/homes/sail-loft/changes', {
+    summary: 'Bench',
+    changes: [{ list: 'circuits', id: circuit.id, after: circuit }],
+  });
   line('change a circuit, p50', write.p50, read.p50);
   line('change a circuit, p99', write.p99, write.p50);
   await running.close();

@@ -9,7 +9,10 @@ import { root } from './prepare.mjs';
 const USED = ['weather-sunset-up', 'floor-plan', 'sprout-outline', 'ruler-square', 'tune-variant', 'book-open-variant'];
 
 const find = createRequire(path.join(root, 'app/package.json')).resolve;
-const vendor = path.join(path.dirname(find('@expo/vector-icons/package.json')), 'build/vendor/react-native-vector-icons');
+const vendor = path.join(
+  path.dirname(find('@expo/vector-icons/package.json')),
+  'build/vendor/react-native-vector-icons',
+);
 const all = JSON.parse(readFileSync(path.join(vendor, 'glyphmaps/MaterialCommunityIcons.json'), 'utf8'));
 const glyphs = Object.fromEntries(
   USED.map((name) => {
@@ -18,7 +21,9 @@ const glyphs = Object.fromEntries(
   }),
 );
 const font = readFileSync(path.join(vendor, 'Fonts/MaterialCommunityIcons.ttf'));
-const text = Object.values(glyphs).map((code) => String.fromCodePoint(code)).join('');
+const text = Object.values(glyphs)
+  .map((code) => String.fromCodePoint(code))
+  .join('');
 const small = await subsetFont(font, text, { targetFormat: 'truetype' });
 writeFileSync(path.join(root, 'app/assets/icons.ttf'), small);
 writeFileSync(path.join(root, 'app/ui/icon-glyphs.json'), `${JSON.stringify(glyphs, null, 2)}\n`);

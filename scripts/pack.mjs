@@ -12,13 +12,18 @@ const toGzip = promisify(gzip);
 
 export async function pack(folder) {
   const entries = await readdir(folder, { recursive: true, withFileTypes: true });
-  const files = entries.filter((entry) => entry.isFile() && PACKABLE.test(entry.name)).map((entry) => path.join(entry.parentPath, entry.name));
+  const files = entries
+    .filter((entry) => entry.isFile() && PACKABLE.test(entry.name))
+    .map((entry) => path.join(entry.parentPath, entry.name));
   await Promise.all(
     files.map(async (file) => {
       const plain = await readFile(file);
       if (plain.length < SMALLEST) return;
       const quality = { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } };
-      await Promise.all([writeFile(`${file}.br`, await toBrotli(plain, quality)), writeFile(`${file}.gz`, await toGzip(plain, { level: 9 }))]);
+      await Promise.all([
+        writeFile(`${file}.br`, await toBrotli(plain, quality)),
+        writeFile(`${file}.gz`, await toGzip(plain, { level: 9 })),
+      ]);
     }),
   );
 }

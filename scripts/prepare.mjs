@@ -51,7 +51,10 @@ function filesUnder(folder) {
 /** What the built app depends on, as one hash: its sources and the lock. */
 function sourceHash() {
   const hash = createHash('sha256');
-  const files = [...SOURCES.flatMap((folder) => filesUnder(path.join(root, folder))), path.join(root, 'package-lock.json')].sort();
+  const files = [
+    ...SOURCES.flatMap((folder) => filesUnder(path.join(root, folder))),
+    path.join(root, 'package-lock.json'),
+  ].sort();
   for (const file of files) hash.update(path.relative(root, file)).update('\0').update(readFileSync(file)).update('\0');
   return hash.digest('hex');
 }

@@ -20,16 +20,50 @@ const VIEWS = [
   ['spot', '/spots/bench-1b', PHONE, 'light'],
   ['plants', '/plants', PHONE, 'light'],
   ['plant-wide', '/plants/p-moth', WIDE, 'dark'],
-  ['add-plant', '/plants/add', PHONE, 'light', async (page) => page.getByLabel('What is it called?').fill('spathifilum')],
+  [
+    'add-plant',
+    '/plants/add',
+    PHONE,
+    'light',
+    async (page) => page.getByLabel('What is it called?').fill('spathifilum'),
+  ],
   ['edit-wide', '/place/windows/gable', WIDE, 'light'],
   ['why', '/why?figure=dli&spot=bench-1b&month=11', PHONE, 'light'],
-  ['room-day-wide', '/light/day/loft', WIDE, 'light', async (page) => page.getByText('Its patch on the floor').waitFor({ timeout: 30_000 })],
+  [
+    'room-day-wide',
+    '/light/day/loft',
+    WIDE,
+    'light',
+    async (page) => page.getByText('Its patch on the floor').waitFor({ timeout: 30_000 }),
+  ],
   ['light-year', '/light/year/sill-2', PHONE, 'light'],
   ['tier', '/light/tier/rack-2', PHONE, 'light'],
-  ['taxon', '/catalogue/schlumbergera-truncata', PHONE, 'light', async (page) => page.getByText('Its year, full grown, in this home').scrollIntoViewIfNeeded()],
+  [
+    'taxon',
+    '/catalogue/schlumbergera-truncata',
+    PHONE,
+    'light',
+    async (page) => page.getByText('Its year, full grown, in this home').scrollIntoViewIfNeeded(),
+  ],
   ['compare', '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', PHONE, 'light'],
-  ['reading', '/light/reading/rack-mid-1', PHONE, 'light', async (page) => { await page.getByLabel('The meter shows').fill('10600'); await page.getByRole('radio', { name: 'Dark: lamps alone' }).click(); await page.getByTestId('compared').waitFor({ timeout: 30_000 }); }],
-  ['no-label', '/catalogue/no-label', PHONE, 'light', async (page) => page.getByRole('checkbox', { name: 'Fronds that unroll' }).click()],
+  [
+    'reading',
+    '/light/reading/rack-mid-1',
+    PHONE,
+    'light',
+    async (page) => {
+      await page.getByLabel('The meter shows').fill('10600');
+      await page.getByRole('radio', { name: 'Dark: lamps alone' }).click();
+      await page.getByTestId('compared').waitFor({ timeout: 30_000 });
+    },
+  ],
+  [
+    'no-label',
+    '/catalogue/no-label',
+    PHONE,
+    'light',
+    async (page) => page.getByRole('checkbox', { name: 'Fronds that unroll' }).click(),
+  ],
   ['catalogue-wide', '/catalogue/hoya-carnosa', WIDE, 'light'],
 ];
 
@@ -41,7 +75,9 @@ const server = spawn(process.execPath, ['scripts/start.mjs', '--demo'], {
   cwd: root,
   env: { ...process.env, PORT: String(PORT), DULVAN_DATA: path.join(folder, 'demo.sqlite') },
 });
-await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes('Dulvan is at') && resolve()));
+await new Promise((resolve) =>
+  server.stdout.on('data', (chunk) => String(chunk).includes('Dulvan is at') && resolve()),
+);
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
 try {
   for (const [name, address, viewport, colorScheme, act] of VIEWS) {

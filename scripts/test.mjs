@@ -14,7 +14,13 @@ let passed = 0;
 let failed = 0;
 
 function execute(command, args) {
-  return spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' } }).status === 0;
+  return (
+    spawnSync(command, args, {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
+    }).status === 0
+  );
 }
 
 /** A check that passes or fails as a whole. */
@@ -54,13 +60,22 @@ check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']);
 check('Lint', 'npx', ['eslint', '.']);
 check('Arrows run one way', 'npm', ['run', '--silent', 'arrows']);
 check('No dead exports', 'npm', ['run', '--silent', 'exports']);
-suite('Unit and component tests', 'npx', ['jest', '--json', '--outputFile', path.join(scratch, 'jest.json'), '--silent=false'], 'jest.json', (report) => ({
-  passed: report.numPassedTests,
-  failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
-}));
+suite(
+  'Unit and component tests',
+  'npx',
+  ['jest', '--json', '--outputFile', path.join(scratch, 'jest.json'), '--silent=false'],
+  'jest.json',
+  (report) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+  }),
+);
 await ensureBuilt();
 if (chromiumIsThere()) {
-  suite('Browser tests', 'npx', ['playwright', 'test'], 'playwright.json', ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
+  suite('Browser tests', 'npx', ['playwright', 'test'], 'playwright.json', ({ stats }) => ({
+    passed: stats.expected,
+    failed: stats.unexpected + stats.flaky,
+  }));
 } else {
   console.error('Browser tests need Chromium: install Debian’s package "chromium", or set CHROMIUM to its path.');
   failed += 1;

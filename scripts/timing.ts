@@ -24,4 +24,5 @@ export function pace(): number {
 }
 
 /** The middle one of several values. */
-export const median = (values: readonly number[]): number => [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)]!;
+export const median = (values: readonly number[]): number =>
+  [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)]!;

@@ -1,7 +1,25 @@
 /** The answers to the facts on screen, kept in step by the worker: the newest facts win, what is shown stays until they are in. */
 import type {
-  Beside, CivilDate, ComparedReading, HomeAnswers, HomeFacts, LampPlan, LampWish, LightYear, Losses, Plant, PlantAnswer, RankedSpot, Reading, RoomDay, RoomWash, SkyKind, SpotAnswer, Taxon,
-  TierField, YearFit,
+  Beside,
+  CivilDate,
+  ComparedReading,
+  HomeAnswers,
+  HomeFacts,
+  LampPlan,
+  LampWish,
+  LightYear,
+  Losses,
+  Plant,
+  PlantAnswer,
+  RankedSpot,
+  Reading,
+  RoomDay,
+  RoomWash,
+  SkyKind,
+  SpotAnswer,
+  Taxon,
+  TierField,
+  YearFit,
 } from '@dulvan/core';
 import { useEffect, useState } from 'react';
 import { proxy } from 'comlink';
@@ -21,7 +39,14 @@ interface AnswersState {
   readonly tookMs: number | null;
 }
 
-export const useAnswers = create<AnswersState>(() => ({ answers: null, facts: null, working: 'no', share: null, failure: null, tookMs: null }));
+export const useAnswers = create<AnswersState>(() => ({
+  answers: null,
+  facts: null,
+  working: 'no',
+  share: null,
+  failure: null,
+  tookMs: null,
+}));
 
 /** The year that is shown. */
 export const YEAR = new Date().getFullYear();
@@ -94,7 +119,10 @@ function useAsked<T>(ask: (() => Promise<T>) | null, key: readonly unknown[]): T
 
 /** Every spot of the home ranked for a plant. */
 export function useRanking(facts: HomeFacts | null, plant: Plant | null): readonly RankedSpot[] | null {
-  return useAsked(facts && plant ? () => answerService().rank(facts, plant, YEAR) : null, [facts, plant && JSON.stringify(plant)]);
+  return useAsked(facts && plant ? () => answerService().rank(facts, plant, YEAR) : null, [
+    facts,
+    plant && JSON.stringify(plant),
+  ]);
 }
 
 /** The light over a room's plan through the year. */
@@ -103,14 +131,33 @@ export function useWash(facts: HomeFacts | null, roomId: string): RoomWash | nul
 }
 
 /** The taxa that suit a spot best. */
-export function useBestTaxa(facts: HomeFacts | null, spotId: string, taxa: readonly Taxon[], count: number): readonly { readonly taxonId: string; readonly fit: YearFit }[] | null {
-  const ask = () => answerService('washes').bestTaxa(facts!, spotId, taxa.map((taxon) => taxon.id), count, YEAR);
+export function useBestTaxa(
+  facts: HomeFacts | null,
+  spotId: string,
+  taxa: readonly Taxon[],
+  count: number,
+): readonly { readonly taxonId: string; readonly fit: YearFit }[] | null {
+  const ask = () =>
+    answerService('washes').bestTaxa(
+      facts!,
+      spotId,
+      taxa.map((taxon) => taxon.id),
+      count,
+      YEAR,
+    );
   return useAsked(facts ? ask : null, [facts, spotId, taxa, count]);
 }
 
 /** A room through a day. */
 export function useRoomDay(facts: HomeFacts | null, roomId: string, date: CivilDate, sky: SkyKind): RoomDay | null {
-  return useAsked(facts ? () => answerService('washes').roomDay(facts, roomId, date, sky) : null, [facts, roomId, date.year, date.month, date.day, sky]);
+  return useAsked(facts ? () => answerService('washes').roomDay(facts, roomId, date, sky) : null, [
+    facts,
+    roomId,
+    date.year,
+    date.month,
+    date.day,
+    sky,
+  ]);
 }
 
 /** Every half hour of a spot's year. */
@@ -119,8 +166,16 @@ export function useLightYear(facts: HomeFacts | null, spotId: string): LightYear
 }
 
 /** A spot beside other places and ways. */
-export function useBeside(facts: HomeFacts | null, spotId: string, others: readonly string[]): readonly Beside[] | null {
-  return useAsked(facts ? () => answerService('washes').beside(facts, spotId, others, YEAR) : null, [facts, spotId, others.join()]);
+export function useBeside(
+  facts: HomeFacts | null,
+  spotId: string,
+  others: readonly string[],
+): readonly Beside[] | null {
+  return useAsked(facts ? () => answerService('washes').beside(facts, spotId, others, YEAR) : null, [
+    facts,
+    spotId,
+    others.join(),
+  ]);
 }
 
 /** What a spot's daylight loses on its way. */
@@ -130,7 +185,10 @@ export function useLosses(facts: HomeFacts | null, spotId: string): Losses | nul
 
 /** A reading that is being taken, held against the model. */
 export function useCompared(facts: HomeFacts | null, reading: Reading | null): ComparedReading | null {
-  return useAsked(facts && reading ? () => answerService('washes').compareReading(facts, reading, YEAR) : null, [facts, reading && JSON.stringify(reading)]);
+  return useAsked(facts && reading ? () => answerService('washes').compareReading(facts, reading, YEAR) : null, [
+    facts,
+    reading && JSON.stringify(reading),
+  ]);
 }
 
 /** The light of lamps over a tier. */
@@ -140,5 +198,9 @@ export function useTierField(facts: HomeFacts | null, tierId: string): TierField
 
 /** Heights and hours for a wanted light over a tier. */
 export function useLampPlan(facts: HomeFacts | null, tierId: string, wish: LampWish | null): LampPlan | null {
-  return useAsked(facts && wish ? () => answerService('washes').lampPlan(facts, tierId, wish, YEAR) : null, [facts, tierId, wish && JSON.stringify(wish)]);
+  return useAsked(facts && wish ? () => answerService('washes').lampPlan(facts, tierId, wish, YEAR) : null, [
+    facts,
+    tierId,
+    wish && JSON.stringify(wish),
+  ]);
 }

@@ -34,10 +34,14 @@ export async function ask<N extends EndpointName>(name: N, asked: Asked = {}): P
     const json: unknown = await reply.json();
     if (!reply.ok) {
       const refusal = refusalSchema.safeParse(json);
-      return refusal.success ? { ok: false, refusal: refusal.data } : unreachable('The server answered in a way this app does not know.');
+      return refusal.success
+        ? { ok: false, refusal: refusal.data }
+        : unreachable('The server answered in a way this app does not know.');
     }
     const parsed = (response as unknown as z.ZodType<ResponseOf<N>>).safeParse(json);
-    return parsed.success ? { ok: true, value: parsed.data } : unreachable('The server and this app are of different versions. Reload the page.');
+    return parsed.success
+      ? { ok: true, value: parsed.data }
+      : unreachable('The server and this app are of different versions. Reload the page.');
   } catch {
     return unreachable('The server cannot be reached. Nothing was stored; what you typed is still here.');
   }

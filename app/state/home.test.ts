@@ -16,7 +16,16 @@ function serve(given: Record<string, Reply | (() => Reply)>): void {
   replies = given;
 }
 
-const entry = (id: string) => ({ id, homeId: 'h', at: 1, kind: 'change', summary: 'Changed', plantId: null, undoes: null, changes: [] });
+const entry = (id: string) => ({
+  id,
+  homeId: 'h',
+  at: 1,
+  kind: 'change',
+  summary: 'Changed',
+  plantId: null,
+  undoes: null,
+  changes: [],
+});
 const renamed: HomeFacts = { ...smallHome, home: { ...smallHome.home, name: 'Renamed' } };
 const rename = [{ list: 'home' as const, id: 'h', after: renamed.home }];
 
@@ -99,19 +108,37 @@ describe('changing', () => {
 
   it('takes back several changes in turn, and stops at the first that is refused', async () => {
     serve({
-      'POST /api/homes/h/journal/e1/undo': { body: { entry: { ...entry('u1'), summary: 'Took back one' }, facts: smallHome } },
+      'POST /api/homes/h/journal/e1/undo': {
+        body: { entry: { ...entry('u1'), summary: 'Took back one' }, facts: smallHome },
+      },
       'POST /api/homes/h/journal/e2/undo': { status: 409, body: { message: 'It has changed since.', problems: [] } },
       'GET /api/homes': { body: [smallHome.home] },
       'GET /api/homes/h': { body: smallHome },
     });
-    const refusal = await home().undo([{ homeId: 'h', entryId: 'e1' }, { homeId: 'h', entryId: 'e2' }, { homeId: 'h', entryId: 'e3' }]);
+    const refusal = await home().undo([
+      { homeId: 'h', entryId: 'e1' },
+      { homeId: 'h', entryId: 'e2' },
+      { homeId: 'h', entryId: 'e3' },
+    ]);
     expect(refusal?.message).toBe('It has changed since.');
     expect(asked.map(({ path }) => path)).toEqual(['/api/homes/h/journal/e1/undo', '/api/homes/h/journal/e2/undo']);
   });
 
   it('forgets a trial of another home when one is opened', async () => {
     home().tryOut('Trying a name', rename);
-    const other = { ...smallHome, home: { ...smallHome.home, id: 'other' }, rooms: [], windows: [], stands: [], tiers: [], spots: [], circuits: [], lamps: [], plants: [], air: [] };
+    const other = {
+      ...smallHome,
+      home: { ...smallHome.home, id: 'other' },
+      rooms: [],
+      windows: [],
+      stands: [],
+      tiers: [],
+      spots: [],
+      circuits: [],
+      lamps: [],
+      plants: [],
+      air: [],
+    };
     serve({ 'GET /api/homes/other': { body: other } });
     await home().openHome('other');
     expect(home().trial).toBeNull();
@@ -132,7 +159,12 @@ describe('bringing a bundle in', () => {
   });
 
   it('hands on the reason of a refusal', async () => {
-    serve({ 'POST /api/bundle': { status: 422, body: { message: 'The file is not whole JSON (line 2, character 3).', problems: [] } } });
+    serve({
+      'POST /api/bundle': {
+        status: 422,
+        body: { message: 'The file is not whole JSON (line 2, character 3).', problems: [] },
+      },
+    });
     expect((await home().importText('{'))?.message).toContain('line 2');
   });
 });

@@ -66,7 +66,10 @@ export const useHome = create<HomeState>()(
           return;
         }
         const wanted = useSettings.getState().homeId;
-        const first = homes.value.find((home) => home.id === wanted) ?? homes.value.find((home) => home.latitude > 0) ?? homes.value[0];
+        const first =
+          homes.value.find((home) => home.id === wanted) ??
+          homes.value.find((home) => home.latitude > 0) ??
+          homes.value[0];
         set({ homes: homes.value });
         if (!first) {
           set({ status: 'none', facts: null });
@@ -140,7 +143,9 @@ export const useHome = create<HomeState>()(
           trial: null,
           undoable: undo,
           notice: {
-            text: entry ? `Imported ${entries.length === 1 ? 'one home' : `${entries.length} homes`}` : 'Nothing differed: all of it was here already',
+            text: entry
+              ? `Imported ${entries.length === 1 ? 'one home' : `${entries.length} homes`}`
+              : 'Nothing differed: all of it was here already',
             undo,
           },
         });

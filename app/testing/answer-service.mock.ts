@@ -5,10 +5,17 @@ import { questionsOf, type Questions } from '../workers/questions';
 
 export const answerer = new Answerer(knowledge);
 
-type Later<T> = { [Name in keyof T]: T[Name] extends (...given: infer Given) => infer Told ? (...given: Given) => Promise<Told> : never };
+type Later<T> = {
+  [Name in keyof T]: T[Name] extends (...given: infer Given) => infer Told ? (...given: Given) => Promise<Told> : never;
+};
 
 const later = (questions: Questions) =>
-  Object.fromEntries(Object.entries(questions).map(([name, ask]) => [name, (...given: never[]) => Promise.resolve((ask as (...given: never[]) => unknown)(...given))])) as Later<Questions>;
+  Object.fromEntries(
+    Object.entries(questions).map(([name, ask]) => [
+      name,
+      (...given: never[]) => Promise.resolve((ask as (...given: never[]) => unknown)(...given)),
+    ]),
+  ) as Later<Questions>;
 
 const service = later(questionsOf(answerer));
 

@@ -10,6 +10,20 @@ export const usePathname = () => '/';
 
 export const router = { push: go, replace: go, navigate: go, setParams: go, back: () => go('back') };
 
-export function Link({ children, asChild, 'aria-label': label }: { readonly children: ReactNode; readonly asChild?: boolean; readonly 'aria-label'?: string }) {
-  return asChild ? children : <Text role="link" aria-label={label}>{children}</Text>;
+export function Link({
+  children,
+  asChild,
+  'aria-label': label,
+}: {
+  readonly children: ReactNode;
+  readonly asChild?: boolean;
+  readonly 'aria-label'?: string;
+}) {
+  return asChild ? (
+    children
+  ) : (
+    <Text role="link" aria-label={label}>
+      {children}
+    </Text>
+  );
 }

@@ -37,7 +37,11 @@ export function showHome(facts: HomeFacts = shownHome): void {
       useAnswers.setState({ answers: answerer.answer(next, YEAR), facts: next, working: 'no', failure: null });
     });
   useHome.setState({
-    status: 'ready', homes: [facts.home], trial: null, notice: null, failure: null,
+    status: 'ready',
+    homes: [facts.home],
+    trial: null,
+    notice: null,
+    failure: null,
     change: (summary, changes) => {
       caught.push({ summary, changes });
       const next = applied(useHome.getState().facts!, changes);
@@ -58,7 +62,8 @@ export async function open(screen: ReactElement): Promise<void> {
 export const settled = () => act(() => new Promise<void>((resolve) => setTimeout(resolve, 0)));
 
 /** Everything on screen with a role, in order. */
-export const withRole = (role: string) => shown.root.findAll((part) => typeof part.type === 'string' && part.props.role === role);
+export const withRole = (role: string) =>
+  shown.root.findAll((part) => typeof part.type === 'string' && part.props.role === role);
 
 /** The words inside a part of the screen. */
 export function wordsIn(part: ReturnType<typeof withRole>[number]): string {

@@ -46,17 +46,45 @@ export function Button({ children, onPress, kind = 'plain', disabled = false, la
 }
 
 /** A link that reads as one: underlined words with a touchable height. */
-export function TextLink({ href, children, label }: { readonly href: Href; readonly children: ReactNode; readonly label?: string }) {
+export function TextLink({
+  href,
+  children,
+  label,
+}: {
+  readonly href: Href;
+  readonly children: ReactNode;
+  readonly label?: string;
+}) {
   const ink = useInk();
   return (
     <Link href={href} {...(label ? { 'aria-label': label } : {})} style={{ paddingVertical: 11, minHeight: TOUCH }}>
-      <Text style={{ fontFamily: FONT.strong, fontSize: 15, lineHeight: 22, color: ink.accent, textDecorationLine: 'underline' }}>{children}</Text>
+      <Text
+        style={{
+          fontFamily: FONT.strong,
+          fontSize: 15,
+          lineHeight: 22,
+          color: ink.accent,
+          textDecorationLine: 'underline',
+        }}
+      >
+        {children}
+      </Text>
     </Link>
   );
 }
 
 /** A whole row that leads somewhere. */
-export function RowLink({ href, children, label, current = false }: { readonly href: Href; readonly children: ReactNode; readonly label: string; readonly current?: boolean }) {
+export function RowLink({
+  href,
+  children,
+  label,
+  current = false,
+}: {
+  readonly href: Href;
+  readonly children: ReactNode;
+  readonly label: string;
+  readonly current?: boolean;
+}) {
   const ink = useInk();
   return (
     <Link href={href} asChild>
@@ -64,9 +92,17 @@ export function RowLink({ href, children, label, current = false }: { readonly h
         role="link"
         aria-label={label}
         {...(current ? { 'aria-current': 'page' as const } : {})}
-        style={{ borderBottomWidth: 1, borderColor: ink.line, paddingVertical: SPACE.s, minHeight: TOUCH, backgroundColor: current ? ink.line : 'transparent' }}
+        style={{
+          borderBottomWidth: 1,
+          borderColor: ink.line,
+          paddingVertical: SPACE.s,
+          minHeight: TOUCH,
+          backgroundColor: current ? ink.line : 'transparent',
+        }}
       >
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, paddingHorizontal: SPACE.xs }}>{children}</View>
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, paddingHorizontal: SPACE.xs }}>
+          {children}
+        </View>
       </Pressable>
     </Link>
   );

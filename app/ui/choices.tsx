@@ -25,11 +25,24 @@ export function Choices({ label, choices, value, onValue }: ChoicesGiven) {
             aria-label={choice.word}
             onPress={() => onValue(choice.value)}
             style={{
-              minHeight: TOUCH, justifyContent: 'center', paddingHorizontal: 12, borderWidth: 1,
-              borderColor: chosen ? ink.accent : ink.line, borderBottomWidth: chosen ? 3 : 1, backgroundColor: ink.sheet,
+              minHeight: TOUCH,
+              justifyContent: 'center',
+              paddingHorizontal: 12,
+              borderWidth: 1,
+              borderColor: chosen ? ink.accent : ink.line,
+              borderBottomWidth: chosen ? 3 : 1,
+              backgroundColor: ink.sheet,
             }}
           >
-            <Text style={{ fontFamily: chosen ? FONT.strong : FONT.text, fontSize: 15, color: chosen ? ink.accent : ink.ink }}>{choice.word}</Text>
+            <Text
+              style={{
+                fontFamily: chosen ? FONT.strong : FONT.text,
+                fontSize: 15,
+                color: chosen ? ink.accent : ink.ink,
+              }}
+            >
+              {choice.word}
+            </Text>
           </Pressable>
         );
       })}
@@ -56,13 +69,22 @@ export function MonthBoxes({ label, months, onMonths }: MonthsGiven) {
             role="checkbox"
             aria-checked={chosen}
             aria-label={name}
-            onPress={() => onMonths(chosen ? months.filter((other) => other !== month) : [...months, month].sort((p, q) => p - q))}
+            onPress={() =>
+              onMonths(chosen ? months.filter((other) => other !== month) : [...months, month].sort((p, q) => p - q))
+            }
             style={{
-              width: 50, minHeight: TOUCH, alignItems: 'center', justifyContent: 'center', borderWidth: 1,
-              borderColor: chosen ? ink.accent : ink.line, backgroundColor: chosen ? ink.accent : ink.sheet,
+              width: 50,
+              minHeight: TOUCH,
+              alignItems: 'center',
+              justifyContent: 'center',
+              borderWidth: 1,
+              borderColor: chosen ? ink.accent : ink.line,
+              backgroundColor: chosen ? ink.accent : ink.sheet,
             }}
           >
-            <Text style={{ fontFamily: FONT.lettering, fontSize: 16, color: chosen ? ink.onAccent : ink.ink }}>{name.slice(0, 3)}</Text>
+            <Text style={{ fontFamily: FONT.lettering, fontSize: 16, color: chosen ? ink.onAccent : ink.ink }}>
+              {name.slice(0, 3)}
+            </Text>
           </Pressable>
         );
       })}
@@ -92,13 +114,26 @@ export function ManyChoices<T extends string>({ label, choices, chosen, onChosen
             aria-label={word}
             aria-disabled={disabled}
             disabled={disabled}
-            onPress={() => onChosen(choices.map((choice) => choice.value).filter((other) => (other === value ? !on : chosen.includes(other))))}
+            onPress={() =>
+              onChosen(
+                choices
+                  .map((choice) => choice.value)
+                  .filter((other) => (other === value ? !on : chosen.includes(other))),
+              )
+            }
             style={{
-              minHeight: TOUCH, justifyContent: 'center', paddingHorizontal: 12, borderWidth: 1, opacity: disabled ? 0.5 : 1,
-              borderColor: on ? ink.accent : ink.line, backgroundColor: on ? ink.accent : ink.sheet,
+              minHeight: TOUCH,
+              justifyContent: 'center',
+              paddingHorizontal: 12,
+              borderWidth: 1,
+              opacity: disabled ? 0.5 : 1,
+              borderColor: on ? ink.accent : ink.line,
+              backgroundColor: on ? ink.accent : ink.sheet,
             }}
           >
-            <Text style={{ fontFamily: on ? FONT.strong : FONT.text, fontSize: 15, color: on ? ink.onAccent : ink.ink }}>{`${on ? '✓ ' : ''}${word}`}</Text>
+            <Text
+              style={{ fontFamily: on ? FONT.strong : FONT.text, fontSize: 15, color: on ? ink.onAccent : ink.ink }}
+            >{`${on ? '✓ ' : ''}${word}`}</Text>
           </Pressable>
         );
       })}

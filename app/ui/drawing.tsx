@@ -25,19 +25,39 @@ export function Drawing({ name, minHeight, legend, children }: Given) {
     try {
       setFailure(null);
       // On the web a View is an element of the page.
-      await savePicture(sheet.current as unknown as HTMLElement, name, { paper: ink.paper, ink: ink.ink, lettering: FONT.lettering });
+      await savePicture(sheet.current as unknown as HTMLElement, name, {
+        paper: ink.paper,
+        ink: ink.ink,
+        lettering: FONT.lettering,
+      });
     } catch (error) {
       setFailure(`No picture could be made: ${error instanceof Error ? error.message : String(error)}`);
     }
   };
   return (
     <View>
-      <View ref={sheet} onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight, gap: SPACE.xs }}>
+      <View
+        ref={sheet}
+        onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+        style={{ minHeight, gap: SPACE.xs }}
+      >
         {width > 0 ? children(width) : null}
         {legend}
       </View>
-      <Pressable role="button" aria-label={`Keep as a picture: ${name}`} onPress={() => void keep()} style={({ pressed }) => ({ alignSelf: 'flex-end', minHeight: TOUCH, justifyContent: 'center', opacity: pressed ? 0.7 : 1 })}>
-        <Text style={{ fontFamily: FONT.strong, fontSize: 14, color: ink.accent, textDecorationLine: 'underline' }}>Keep as a picture</Text>
+      <Pressable
+        role="button"
+        aria-label={`Keep as a picture: ${name}`}
+        onPress={() => void keep()}
+        style={({ pressed }) => ({
+          alignSelf: 'flex-end',
+          minHeight: TOUCH,
+          justifyContent: 'center',
+          opacity: pressed ? 0.7 : 1,
+        })}
+      >
+        <Text style={{ fontFamily: FONT.strong, fontSize: 14, color: ink.accent, textDecorationLine: 'underline' }}>
+          Keep as a picture
+        </Text>
       </Pressable>
       {failure ? (
         <View role="alert">

@@ -16,7 +16,8 @@ export function FitMark({ fit, size = 24 }: { readonly fit: MonthFit | null; rea
       {FACTORS.map((factor, i) => {
         const reading = fit?.factors.find((candidate) => candidate.factor === factor);
         const x = 2.8 + i * PITCH;
-        if (!reading) return <Circle key={factor} cx={x} cy={MIDDLE} r={1.3} fill="none" stroke={soft} strokeWidth={0.8} />;
+        if (!reading)
+          return <Circle key={factor} cx={x} cy={MIDDLE} r={1.3} fill="none" stroke={soft} strokeWidth={0.8} />;
         if (reading.direction === 'right') return <Circle key={factor} cx={x} cy={MIDDLE} r={1.7} fill={ink} />;
         const reach = reading.severity === 'danger' ? 10.5 : 6;
         const y = reading.direction === 'too-much' ? MIDDLE - reach : MIDDLE;
@@ -26,7 +27,11 @@ export function FitMark({ fit, size = 24 }: { readonly fit: MonthFit | null; rea
   );
 }
 
-const DIRECTION_WORD: Record<Direction, string> = { 'too-little': 'too little', right: 'right', 'too-much': 'too much' };
+const DIRECTION_WORD: Record<Direction, string> = {
+  'too-little': 'too little',
+  right: 'right',
+  'too-much': 'too much',
+};
 
 function describe(fit: MonthFit | null): string {
   if (!fit) return 'Fit not known';

@@ -48,11 +48,18 @@ export function MonthSlider({ month, onMonth }: Given) {
           <View
             key={name}
             style={{
-              flex: 1, pointerEvents: 'none', alignItems: 'center', justifyContent: 'center',
-              borderLeftWidth: i === 0 ? 0 : 1, borderColor: ink.line, backgroundColor: chosen ? ink.accent : 'transparent',
+              flex: 1,
+              pointerEvents: 'none',
+              alignItems: 'center',
+              justifyContent: 'center',
+              borderLeftWidth: i === 0 ? 0 : 1,
+              borderColor: ink.line,
+              backgroundColor: chosen ? ink.accent : 'transparent',
             }}
           >
-            <Text style={{ fontFamily: FONT.lettering, fontSize: 16, color: chosen ? ink.onAccent : ink.ink }}>{name.charAt(0)}</Text>
+            <Text style={{ fontFamily: FONT.lettering, fontSize: 16, color: chosen ? ink.onAccent : ink.ink }}>
+              {name.charAt(0)}
+            </Text>
           </View>
         );
       })}

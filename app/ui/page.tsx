@@ -7,7 +7,15 @@ import { useInk, useIsWide } from './use-ink';
 export function Page({ children }: { readonly children: ReactNode }) {
   const wide = useIsWide();
   return (
-    <ScrollView contentContainerStyle={{ padding: wide ? SPACE.l : SPACE.m, paddingBottom: SPACE.xl * 2, gap: SPACE.m, maxWidth: 860, width: '100%' }}>
+    <ScrollView
+      contentContainerStyle={{
+        padding: wide ? SPACE.l : SPACE.m,
+        paddingBottom: SPACE.xl * 2,
+        gap: SPACE.m,
+        maxWidth: 860,
+        width: '100%',
+      }}
+    >
       {children}
     </ScrollView>
   );
@@ -27,7 +35,10 @@ export function TwoPanes({ first, second }: { readonly first: ReactNode; readonl
   }
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
-      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: SPACE.l, gap: SPACE.m, paddingBottom: SPACE.xl * 2 }}>
+      <ScrollView
+        style={{ flex: 1 }}
+        contentContainerStyle={{ padding: SPACE.l, gap: SPACE.m, paddingBottom: SPACE.xl * 2 }}
+      >
         {first}
       </ScrollView>
       <ScrollView
@@ -45,6 +56,14 @@ export function Rule() {
   return <View style={{ height: 1, backgroundColor: line }} />;
 }
 
-export function Row({ children, gap = SPACE.s, wrap = 'wrap' }: { readonly children: ReactNode; readonly gap?: number; readonly wrap?: 'wrap' | 'nowrap' }) {
+export function Row({
+  children,
+  gap = SPACE.s,
+  wrap = 'wrap',
+}: {
+  readonly children: ReactNode;
+  readonly gap?: number;
+  readonly wrap?: 'wrap' | 'nowrap';
+}) {
   return <View style={{ flexDirection: 'row', alignItems: 'center', flexWrap: wrap, gap }}>{children}</View>;
 }

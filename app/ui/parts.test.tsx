@@ -8,18 +8,35 @@ import { FitMark } from './fit-mark';
 import { fileNameOf, savePicture } from './picture';
 import { lightTheme } from './theme';
 
-jest.mock('./picture', () => ({ ...jest.requireActual<object>('./picture'), savePicture: jest.fn(() => Promise.resolve()) }));
+jest.mock('./picture', () => ({
+  ...jest.requireActual<object>('./picture'),
+  savePicture: jest.fn(() => Promise.resolve()),
+}));
 
 const reading = (factor: Factor, direction: Direction, severity: Severity) =>
-  ({ factor, aspect: 'dli', score: 1, direction, severity, gets: 0, wantsFrom: 0, wantsTo: 0, distance: 0, depends: 'no' }) as const;
+  ({
+    factor,
+    aspect: 'dli',
+    score: 1,
+    direction,
+    severity,
+    gets: 0,
+    wantsFrom: 0,
+    wantsTo: 0,
+    distance: 0,
+    depends: 'no',
+  }) as const;
 
 const fit: MonthFit = {
   month: 1,
   whole: 0.3,
   limiting: 'light',
   factors: [
-    reading('light', 'too-little', 'danger'), reading('day-length', 'right', 'fine'), reading('warmth', 'too-much', 'short'),
-    reading('moisture', 'right', 'fine'), reading('air', 'right', 'fine'),
+    reading('light', 'too-little', 'danger'),
+    reading('day-length', 'right', 'fine'),
+    reading('warmth', 'too-much', 'short'),
+    reading('moisture', 'right', 'fine'),
+    reading('air', 'right', 'fine'),
   ],
 };
 
@@ -42,7 +59,17 @@ describe('the mark of fit', () => {
 describe('choices', () => {
   it('tell what is chosen and hand on what is pressed', () => {
     const chosen = jest.fn();
-    show(<Choices label="Board" value="solid" onValue={chosen} choices={[{ value: 'solid', word: 'Solid' }, { value: 'open', word: 'Open' }]} />);
+    show(
+      <Choices
+        label="Board"
+        value="solid"
+        onValue={chosen}
+        choices={[
+          { value: 'solid', word: 'Solid' },
+          { value: 'open', word: 'Open' },
+        ]}
+      />,
+    );
     fireEvent.press(screen.getByLabelText('Open'));
     expect(chosen).toHaveBeenCalledWith('open');
   });
@@ -58,16 +85,19 @@ describe('choices', () => {
 });
 
 describe('a drawing', () => {
-  const drawn = () => show(
-    <Drawing name="Plan in June" minHeight={100} legend={<Text>Steps of light</Text>}>
-      {(width) => <Text>{`${width} px wide`}</Text>}
-    </Drawing>,
-  );
+  const drawn = () =>
+    show(
+      <Drawing name="Plan in June" minHeight={100} legend={<Text>Steps of light</Text>}>
+        {(width) => <Text>{`${width} px wide`}</Text>}
+      </Drawing>,
+    );
 
   it('waits for its width, then fills it', () => {
     drawn();
     expect(screen.queryByText(/px wide/)).toBeNull();
-    fireEvent(screen.getByText('Steps of light').parent!, 'layout', { nativeEvent: { layout: { width: 320, height: 100 } } });
+    fireEvent(screen.getByText('Steps of light').parent!, 'layout', {
+      nativeEvent: { layout: { width: 320, height: 100 } },
+    });
     expect(screen.getByText('320 px wide')).toBeTruthy();
   });
 

@@ -14,12 +14,21 @@ const TITLE_SIZE = 18;
 
 /** A file's name from a title: plain letters, numbers and hyphens. */
 export function fileNameOf(title: string): string {
-  const plain = title.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
+  const plain = title
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
   return `${plain.slice(0, 80) || 'drawing'}.png`;
 }
 
 /** Draws an element of the page as a PNG and hands it to the browser. */
-export async function savePicture(element: HTMLElement, title: string, { paper, ink, lettering }: PictureLook): Promise<void> {
+export async function savePicture(
+  element: HTMLElement,
+  title: string,
+  { paper, ink, lettering }: PictureLook,
+): Promise<void> {
   const { getFontEmbedCSS, toCanvas } = await import('html-to-image');
   // Lettering inside a drawing is passed over when fonts are looked for in it alone: the whole page uses them all.
   const fontEmbedCSS = await getFontEmbedCSS(document.body);

@@ -4,7 +4,8 @@ import { knowledge } from '@dulvan/catalogue';
 import { spanWords, stretchesOf } from './season-words';
 
 const cactus = knowledge.taxon('mammillaria-hahniana')!;
-const targets = (school: School, latitude = 50) => yearTargets({ stage: 'adult', growthState: 'by-season' }, cactus, { latitude, school, aim: 'whole' });
+const targets = (school: School, latitude = 50) =>
+  yearTargets({ stage: 'adult', growthState: 'by-season' }, cactus, { latitude, school, aim: 'whole' });
 
 it('keeps a rest over the new year in one stretch', () => {
   const rest = stretchesOf(targets('hard')).find(({ phase }) => phase === 'resting')!;
@@ -22,7 +23,11 @@ it('covers every month once, whatever the school and the hemisphere', () => {
 });
 
 it('tells a year without change as one stretch', () => {
-  const fern = yearTargets({ stage: 'adult', growthState: 'by-season' }, knowledge.taxon('adiantum-raddianum')!, { latitude: 50, school: null, aim: 'whole' });
+  const fern = yearTargets({ stage: 'adult', growthState: 'by-season' }, knowledge.taxon('adiantum-raddianum')!, {
+    latitude: 50,
+    school: null,
+    aim: 'whole',
+  });
   expect(stretchesOf(fern)).toHaveLength(1);
   expect(spanWords(stretchesOf(fern)[0]!.months)).toBe('All year');
   expect(spanWords([6])).toBe('June');

@@ -3,7 +3,11 @@ import type { Target } from '@dulvan/core';
 import { monthName } from './words';
 
 export const PHASE_WORD: Record<Target['phase'], string> = {
-  growing: 'grows', tapering: 'is led into rest', resting: 'rests', waking: 'wakes', inducing: 'sets buds in long nights',
+  growing: 'grows',
+  tapering: 'is led into rest',
+  resting: 'rests',
+  waking: 'wakes',
+  inducing: 'sets buds in long nights',
 };
 
 export interface Stretch {
@@ -16,7 +20,10 @@ export interface Stretch {
 export function stretchesOf(targets: readonly Target[]): Stretch[] {
   const alike = (p: Target, q: Target) => p.phase === q.phase && p.seasonRule === q.seasonRule;
   const count = targets.length;
-  const start = Math.max(0, targets.findIndex((target, i) => !alike(target, targets[(i + count - 1) % count]!)));
+  const start = Math.max(
+    0,
+    targets.findIndex((target, i) => !alike(target, targets[(i + count - 1) % count]!)),
+  );
   const stretches: { months: number[]; phase: Target['phase']; rule: string }[] = [];
   for (let i = 0; i < count; i++) {
     const target = targets[(start + i) % count]!;

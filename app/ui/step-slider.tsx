@@ -24,7 +24,14 @@ export function StepSlider({ label, value, most, words, onValue, step = 1 }: Giv
     Platform.OS === 'web'
       ? {
           onKeyDown: (event: { key: string; preventDefault(): void }) => {
-            const to = { ArrowRight: value + step, ArrowUp: value + step, ArrowLeft: value - step, ArrowDown: value - step, Home: 0, End: most }[event.key];
+            const to = {
+              ArrowRight: value + step,
+              ArrowUp: value + step,
+              ArrowLeft: value - step,
+              ArrowDown: value - step,
+              Home: 0,
+              End: most,
+            }[event.key];
             if (to === undefined) return;
             event.preventDefault();
             held(to);
@@ -49,7 +56,17 @@ export function StepSlider({ label, value, most, words, onValue, step = 1 }: Giv
       {...keys}
     >
       <View style={{ height: 2, backgroundColor: ink.strongLine, pointerEvents: 'none' }} />
-      <View style={{ position: 'absolute', left: `${(value / most) * 100}%`, width: 10, height: 30, marginLeft: -5, backgroundColor: ink.accent, pointerEvents: 'none' }} />
+      <View
+        style={{
+          position: 'absolute',
+          left: `${(value / most) * 100}%`,
+          width: 10,
+          height: 30,
+          marginLeft: -5,
+          backgroundColor: ink.accent,
+          pointerEvents: 'none',
+        }}
+      />
     </View>
   );
 }

@@ -47,7 +47,14 @@ const light: Ink = {
   wash: '#D99A1C',
   glass: '#3C87A8',
   factor: { light: '#8A5A00', 'day-length': '#654A9E', warmth: '#A63A2A', moisture: '#1B6795', air: '#23704F' },
-  source: { sun: '#D99A1C', sky: '#5C9BC4', ground: '#8C9A5B', obstruction: '#9A8F86', reflected: '#B9C3C7', lamps: '#7A5AAE' },
+  source: {
+    sun: '#D99A1C',
+    sky: '#5C9BC4',
+    ground: '#8C9A5B',
+    obstruction: '#9A8F86',
+    reflected: '#B9C3C7',
+    lamps: '#7A5AAE',
+  },
 };
 
 const dark: Ink = {
@@ -63,7 +70,14 @@ const dark: Ink = {
   wash: '#F0B84B',
   glass: '#7CC3E0',
   factor: { light: '#F0B84B', 'day-length': '#BFA8EC', warmth: '#F5958A', moisture: '#7EC4EC', air: '#7FD3AC' },
-  source: { sun: '#F0B84B', sky: '#7FB6DC', ground: '#B4C27F', obstruction: '#B8ACA2', reflected: '#7E8C92', lamps: '#BFA8EC' },
+  source: {
+    sun: '#F0B84B',
+    sky: '#7FB6DC',
+    ground: '#B4C27F',
+    obstruction: '#B8ACA2',
+    reflected: '#7E8C92',
+    lamps: '#BFA8EC',
+  },
 };
 
 export interface DulvanTheme extends MD3Theme {
@@ -95,7 +109,14 @@ function themed(base: MD3Theme, ink: Ink): DulvanTheme {
       error: ink.danger,
       inverseSurface: ink.ink,
       inverseOnSurface: ink.sheet,
-      elevation: { level0: 'transparent', level1: ink.sheet, level2: ink.sheet, level3: ink.sheet, level4: ink.sheet, level5: ink.sheet },
+      elevation: {
+        level0: 'transparent',
+        level1: ink.sheet,
+        level2: ink.sheet,
+        level3: ink.sheet,
+        level4: ink.sheet,
+        level5: ink.sheet,
+      },
     },
   };
 }

@@ -14,7 +14,12 @@ interface Given {
 export function Title({ children, style, testID }: Given) {
   const { ink } = useInk();
   return (
-    <PlainText role="heading" aria-level={1} testID={testID} style={[{ fontFamily: FONT.heading, fontSize: 30, lineHeight: 34, color: ink }, style]}>
+    <PlainText
+      role="heading"
+      aria-level={1}
+      testID={testID}
+      style={[{ fontFamily: FONT.heading, fontSize: 30, lineHeight: 34, color: ink }, style]}
+    >
       {children}
     </PlainText>
   );
@@ -23,7 +28,11 @@ export function Title({ children, style, testID }: Given) {
 export function Heading({ children, style }: Given) {
   const { ink } = useInk();
   return (
-    <PlainText role="heading" aria-level={2} style={[{ fontFamily: FONT.heading, fontSize: 20, lineHeight: 24, color: ink }, style]}>
+    <PlainText
+      role="heading"
+      aria-level={2}
+      style={[{ fontFamily: FONT.heading, fontSize: 20, lineHeight: 24, color: ink }, style]}
+    >
       {children}
     </PlainText>
   );
@@ -62,7 +71,10 @@ export function Figure({ children, style, testID }: Given) {
   return (
     <PlainText
       testID={testID}
-      style={[{ fontFamily: FONT.text, fontSize: 14, lineHeight: 20, color: ink, fontVariant: ['tabular-nums'] }, style]}
+      style={[
+        { fontFamily: FONT.text, fontSize: 14, lineHeight: 20, color: ink, fontVariant: ['tabular-nums'] },
+        style,
+      ]}
     >
       {children}
     </PlainText>

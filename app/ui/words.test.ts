@@ -7,16 +7,39 @@ const plant = smallHome.plants[0]!;
 const METRIC: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
 const OTHER: Units = { temperature: 'F', length: 'in', light: 'lux' };
 
-const dim: FactorFit = { factor: 'light', aspect: 'dli', score: 0.2, direction: 'too-little', severity: 'danger', gets: 2.134, wantsFrom: 5, wantsTo: 9, distance: -2.866, depends: 'no' };
-const trouble: Trouble = { factor: 'light', aspect: 'dli', direction: 'too-little', severity: 'danger', months: [11, 12, 1], worst: dim, worstMonth: 12 };
+const dim: FactorFit = {
+  factor: 'light',
+  aspect: 'dli',
+  score: 0.2,
+  direction: 'too-little',
+  severity: 'danger',
+  gets: 2.134,
+  wantsFrom: 5,
+  wantsTo: 9,
+  distance: -2.866,
+  depends: 'no',
+};
+const trouble: Trouble = {
+  factor: 'light',
+  aspect: 'dli',
+  direction: 'too-little',
+  severity: 'danger',
+  months: [11, 12, 1],
+  worst: dim,
+  worstMonth: 12,
+};
 
 describe('verdicts in plain words', () => {
   it('say what, when, how much and how much is wanted', () => {
-    expect(troubleSentence(trouble, METRIC)).toBe('Too dim from November to January: gets 2.1 mol in December, wants 5.0 to 9.0 mol a day');
+    expect(troubleSentence(trouble, METRIC)).toBe(
+      'Too dim from November to January: gets 2.1 mol in December, wants 5.0 to 9.0 mol a day',
+    );
   });
 
   it('say when they depend on the year', () => {
-    expect(troubleSentence({ ...trouble, worst: { ...dim, depends: 'on-the-year' } }, METRIC)).toContain('depends on the year’s cloud');
+    expect(troubleSentence({ ...trouble, worst: { ...dim, depends: 'on-the-year' } }, METRIC)).toContain(
+      'depends on the year’s cloud',
+    );
   });
 
   it('name months as people do', () => {

@@ -26,7 +26,18 @@ export const FACTOR_WORD: Record<Factor, string> = {
 };
 
 export const MONTH_NAMES = [
-  'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December',
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
 ] as const;
 
 export const monthName = (month: number) => MONTH_NAMES[month - 1]!;
@@ -44,7 +55,11 @@ export const STAGE_WORD: Record<Stage, string> = {
   'just-arrived': 'Just arrived',
 };
 
-export const SURE_WORD: Record<Certainty, string> = { trial: 'from trials', practice: 'growers’ practice', inferred: 'inferred' };
+export const SURE_WORD: Record<Certainty, string> = {
+  trial: 'from trials',
+  practice: 'growers’ practice',
+  inferred: 'inferred',
+};
 
 export const GROWTH_WORD: Record<GrowthState, string> = {
   'by-season': 'Nothing special: go by the season',
@@ -61,7 +76,8 @@ export function mol(dli: number): string {
 }
 
 /** "no windows", "1 window", "3 windows". */
-export const count = (number: number, thing: string) => `${number === 0 ? 'no' : number} ${thing}${number === 1 ? '' : 's'}`;
+export const count = (number: number, thing: string) =>
+  `${number === 0 ? 'no' : number} ${thing}${number === 1 ? '' : 's'}`;
 
 export const hours = (value: number) => `${value.toFixed(1)} h`;
 
@@ -72,7 +88,9 @@ export function clock(minute: number): string {
 }
 
 export function degrees(celsius: number, units: Units): string {
-  return units.temperature === 'F' ? `${Math.round(celsiusToFahrenheit(celsius))} °F` : `${Number(celsius.toFixed(1))} °C`;
+  return units.temperature === 'F'
+    ? `${Math.round(celsiusToFahrenheit(celsius))} °F`
+    : `${Number(celsius.toFixed(1))} °C`;
 }
 
 export const CM_PER_INCH = 2.54;
@@ -112,7 +130,10 @@ export function valueOf(aspect: Aspect, value: number, units: Units): string {
 }
 
 /** The wanted band in words: "5 to 9 mol", "up to 300", "at least 12 h". */
-export function bandOf({ aspect, wantsFrom, wantsTo }: Pick<FactorFit, 'aspect' | 'wantsFrom' | 'wantsTo'>, units: Units): string {
+export function bandOf(
+  { aspect, wantsFrom, wantsTo }: Pick<FactorFit, 'aspect' | 'wantsFrom' | 'wantsTo'>,
+  units: Units,
+): string {
   const value = (figure: number) => valueOf(aspect, figure, units);
   if (aspect === 'peak' || aspect === 'direct-sun') return `up to ${value(wantsTo)}`;
   if (aspect === 'night-length') return `at least ${value(wantsFrom)}`;
@@ -142,7 +163,11 @@ const TROUBLE_WORD: Record<Aspect, readonly [tooLittle: string, tooMuch: string]
   movement: ['Air too still', 'Too draughty'],
 };
 
-export const SEVERITY_WORD: Record<Severity, string> = { fine: 'Right', short: 'Lives, does not thrive', danger: 'At risk' };
+export const SEVERITY_WORD: Record<Severity, string> = {
+  fine: 'Right',
+  short: 'Lives, does not thrive',
+  danger: 'At risk',
+};
 
 /** What is wrong, in a few words: "Too dim". */
 export function troubleName({ aspect, direction }: Pick<FactorFit, 'aspect' | 'direction'>): string {
@@ -175,7 +200,8 @@ export function plantName(facts: HomeFacts, plant: Plant): string {
   return taxon ? commonName(taxon) : 'Plant of unknown name';
 }
 
-export const latinName = (facts: HomeFacts, plant: Plant) => knownPlant(facts, plant, knowledge)?.taxon.name ?? 'Name not known';
+export const latinName = (facts: HomeFacts, plant: Plant) =>
+  knownPlant(facts, plant, knowledge)?.taxon.name ?? 'Name not known';
 
 /** Where a spot is: "Sill, left · Loft room". */
 export function spotPlace(facts: HomeFacts, spotId: string | null): string {
@@ -192,7 +218,9 @@ export const fitShare = (whole: number) => `${Math.round(whole * 100)} %`;
 /** Where a home's weather comes from, as it is named on every screen that rests on it. */
 export function weatherName({ weathers, home }: HomeFacts): string {
   const [file] = weathers;
-  return file ? `file of ${file.name} (${file.years})` : (knowledge.climate(home.climateId)?.name.toLowerCase() ?? 'not chosen, a middling one assumed');
+  return file
+    ? `file of ${file.name} (${file.years})`
+    : (knowledge.climate(home.climateId)?.name.toLowerCase() ?? 'not chosen, a middling one assumed');
 }
 
 const DAY_MS = 86_400_000;

@@ -35,29 +35,45 @@ function rowsOf(targets: readonly Target[]): readonly Row[] {
   const hottest = Math.max(...targets.map((target) => target.warmth.highest));
   return [
     {
-      factor: 'light', word: 'Light', scale: rooted(Math.max(20, brightest)),
+      factor: 'light',
+      word: 'Light',
+      scale: rooted(Math.max(20, brightest)),
       bandOf: ({ light }) => ({ edges: [light.survives, light.thrivesFrom, light.thrivesTo, light.scorches] }),
-      words: ({ light }) => `${mol(light.thrivesFrom)} to ${mol(light.thrivesTo)} mol a day; bears ${mol(light.survives)} to ${mol(light.scorches)}`,
+      words: ({ light }) =>
+        `${mol(light.thrivesFrom)} to ${mol(light.thrivesTo)} mol a day; bears ${mol(light.survives)} to ${mol(light.scorches)}`,
     },
     {
-      factor: 'day-length', word: 'Day length', scale: linear(6, 24),
+      factor: 'day-length',
+      word: 'Day length',
+      scale: linear(6, 24),
       bandOf: ({ day }) => ({ edges: [day.minH, day.minH, day.maxH, day.maxH] }),
       words: ({ day }) => (day.maxH >= 20 ? `at least ${day.minH} h` : `${day.minH} to ${day.maxH} h`),
     },
     {
-      factor: 'warmth', word: 'Days', scale: linear(coldest - 1, hottest + 1),
+      factor: 'warmth',
+      word: 'Days',
+      scale: linear(coldest - 1, hottest + 1),
       bandOf: ({ warmth }) => ({ edges: [warmth.lowest, warmth.dayFrom, warmth.dayTo, warmth.highest] }),
-      words: ({ warmth }, units) => `${degrees(Math.round(warmth.dayFrom), units)} to ${degrees(Math.round(warmth.dayTo), units)}; never above ${degrees(warmth.highest, units)}`,
+      words: ({ warmth }, units) =>
+        `${degrees(Math.round(warmth.dayFrom), units)} to ${degrees(Math.round(warmth.dayTo), units)}; never above ${degrees(warmth.highest, units)}`,
     },
     {
-      factor: 'warmth', word: 'Nights', scale: linear(coldest - 1, hottest + 1),
+      factor: 'warmth',
+      word: 'Nights',
+      scale: linear(coldest - 1, hottest + 1),
       bandOf: ({ warmth }) => ({ edges: [warmth.lowest, warmth.nightFrom, warmth.nightTo, warmth.highest] }),
-      words: ({ warmth }, units) => `${degrees(Math.round(warmth.nightFrom), units)} to ${degrees(Math.round(warmth.nightTo), units)}; never below ${degrees(Math.round(warmth.lowest), units)}`,
+      words: ({ warmth }, units) =>
+        `${degrees(Math.round(warmth.nightFrom), units)} to ${degrees(Math.round(warmth.nightTo), units)}; never below ${degrees(Math.round(warmth.lowest), units)}`,
     },
     {
-      factor: 'moisture', word: 'Moisture', scale: linear(0, 100),
-      bandOf: ({ moisture }) => ({ edges: [moisture.survives, moisture.thrivesFrom, moisture.thrivesTo, moisture.tooMoistStill] }),
-      words: ({ moisture }) => `${Math.round(moisture.thrivesFrom)} to ${Math.round(moisture.thrivesTo)} %; bears ${Math.round(moisture.survives)} %`,
+      factor: 'moisture',
+      word: 'Moisture',
+      scale: linear(0, 100),
+      bandOf: ({ moisture }) => ({
+        edges: [moisture.survives, moisture.thrivesFrom, moisture.thrivesTo, moisture.tooMoistStill],
+      }),
+      words: ({ moisture }) =>
+        `${Math.round(moisture.thrivesFrom)} to ${Math.round(moisture.thrivesTo)} %; bears ${Math.round(moisture.survives)} %`,
     },
   ];
 }
@@ -117,17 +133,31 @@ function SeasonStrip({ targets, width }: { readonly targets: readonly Target[]; 
         const x = (month - 1) * cell;
         const top = 2;
         const base = SEASON_HEIGHT - 2;
-        if (phase === 'resting') return <Rect key={month} x={x} y={top} width={cell} height={base - top} fill={ink.soft} />;
-        if (phase === 'tapering') return <Path key={month} d={`M${x} ${base} L${x + cell} ${top} V${base} Z`} fill={ink.soft} />;
-        if (phase === 'waking') return <Path key={month} d={`M${x} ${top} L${x + cell} ${base} H${x} Z`} fill={ink.soft} />;
-        if (phase === 'inducing') return <Circle key={month} cx={x + cell / 2} cy={SEASON_HEIGHT / 2} r={4} fill={ink.factor['day-length']} />;
+        if (phase === 'resting')
+          return <Rect key={month} x={x} y={top} width={cell} height={base - top} fill={ink.soft} />;
+        if (phase === 'tapering')
+          return <Path key={month} d={`M${x} ${base} L${x + cell} ${top} V${base} Z`} fill={ink.soft} />;
+        if (phase === 'waking')
+          return <Path key={month} d={`M${x} ${top} L${x + cell} ${base} H${x} Z`} fill={ink.soft} />;
+        if (phase === 'inducing')
+          return <Circle key={month} cx={x + cell / 2} cy={SEASON_HEIGHT / 2} r={4} fill={ink.factor['day-length']} />;
         return null;
       })}
     </Svg>
   );
 }
 
-function BandRow({ row, targets, width, month }: { readonly row: Row; readonly targets: readonly Target[]; readonly width: number; readonly month: number }) {
+function BandRow({
+  row,
+  targets,
+  width,
+  month,
+}: {
+  readonly row: Row;
+  readonly targets: readonly Target[];
+  readonly width: number;
+  readonly month: number;
+}) {
   const ink = useInk();
   const colour = ink.factor[row.factor];
   const cell = width / 12;

@@ -13,14 +13,20 @@ describe('the questions of a worker', () => {
   it('tell what core tells of the same answerer', () => {
     expect(questions.answer(shownHome, YEAR)).toEqual(answerer.answer(shownHome, YEAR));
     const date = { year: YEAR, month: 6, day: 21 };
-    expect(questions.roomDay(shownHome, shownHome.rooms[0]!.id, date, 'clear')).toEqual(roomDay(answerer, shownHome, shownHome.rooms[0]!.id, date, 'clear'));
+    expect(questions.roomDay(shownHome, shownHome.rooms[0]!.id, date, 'clear')).toEqual(
+      roomDay(answerer, shownHome, shownHome.rooms[0]!.id, date, 'clear'),
+    );
     const { tierId } = shownHome.lamps[0]!;
     expect(questions.tierField(shownHome, tierId, YEAR)).toEqual(tierField(answerer, shownHome, tierId, YEAR));
   });
 
   it('report how far an answer has come, never backward', () => {
     const shares: number[] = [];
-    questions.answer({ ...shownHome, home: { ...shownHome.home, latitude: shownHome.home.latitude + 1 } }, YEAR, (share) => shares.push(share));
+    questions.answer(
+      { ...shownHome, home: { ...shownHome.home, latitude: shownHome.home.latitude + 1 } },
+      YEAR,
+      (share) => shares.push(share),
+    );
     expect(shares.length).toBeGreaterThan(0);
     expect(shares.every((share, i) => share >= 0 && share < 1 && (i === 0 || share > shares[i - 1]!))).toBe(true);
   });

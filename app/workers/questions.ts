@@ -2,7 +2,10 @@
 import { beside, compareReading, lampPlan, lightYear, losses, roomDay, tierField, type Answerer } from '@dulvan/core';
 
 export function questionsOf(answerer: Answerer) {
-  const asked = <Given extends unknown[], Told>(question: (answerer: Answerer, ...given: Given) => Told) => (...given: Given): Told => question(answerer, ...given);
+  const asked =
+    <Given extends unknown[], Told>(question: (answerer: Answerer, ...given: Given) => Told) =>
+    (...given: Given): Told =>
+      question(answerer, ...given);
   return {
     answer: answerer.answer.bind(answerer),
     rank: answerer.rank.bind(answerer),

@@ -1,6 +1,17 @@
 import { FIGURE_KEYS, figureOf, wrongOrder, type Taxon } from '@dulvan/core';
 import { z } from 'zod';
-import { climates, curtains, glazings, groups, knowledge, likelyGroups, lookAlikes, plausibleGroups, suggestedClimate, taxa } from './index';
+import {
+  climates,
+  curtains,
+  glazings,
+  groups,
+  knowledge,
+  likelyGroups,
+  lookAlikes,
+  plausibleGroups,
+  suggestedClimate,
+  taxa,
+} from './index';
 import { climateSchema, curtainSchema, glazingSchema, groupSchema } from './schema';
 
 const names = (taxon: Taxon) => [taxon.name, ...taxon.synonyms];
@@ -43,7 +54,15 @@ describe('the catalogue', () => {
 
   it('strays no further than fourfold from its group’s middle in the light a taxon thrives by, unless it is one of the known strangers', () => {
     // Kept apart on purpose: gathered by look or family, not by light.
-    const strangers = new Set(['beaucarnea-recurvata', 'ficus-pumila', 'ledebouria-socialis', 'ficus-carica', 'aspidistra-elatior', 'cymbidium-hybrid', 'sphagnum-palustre']);
+    const strangers = new Set([
+      'beaucarnea-recurvata',
+      'ficus-pumila',
+      'ledebouria-socialis',
+      'ficus-carica',
+      'aspidistra-elatior',
+      'cymbidium-hybrid',
+      'sphagnum-palustre',
+    ]);
     for (const taxon of taxa) {
       if (strangers.has(taxon.id)) continue;
       const group = groups.find((candidate) => candidate.id === taxon.group)!;
@@ -93,7 +112,8 @@ describe('the catalogue', () => {
     expect(climates.length).toBeGreaterThanOrEqual(12);
     expect(suggestedClimate(56.4)).toBe('cool-ocean');
     expect(suggestedClimate(-56.4)).toBe('cool-ocean');
-    for (const latitude of [0, 15, 35, 50, 70, 90]) expect(knowledge.climate(suggestedClimate(latitude))).not.toBeNull();
+    for (const latitude of [0, 15, 35, 50, 70, 90])
+      expect(knowledge.climate(suggestedClimate(latitude))).not.toBeNull();
   });
 
   it('takes no curtain for no curtain', () => {

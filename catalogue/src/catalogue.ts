@@ -43,6 +43,7 @@ export const knowledge: Knowledge = {
 /** The climate family whose range of latitudes has this one nearest its middle; the mildest for coasts comes first. */
 export function suggestedClimate(latitude: number): string {
   const away = Math.abs(latitude);
-  const distance = ({ latitudeFrom, latitudeTo }: (typeof climates)[number]) => Math.abs(away - (latitudeFrom + latitudeTo) / 2);
+  const distance = ({ latitudeFrom, latitudeTo }: (typeof climates)[number]) =>
+    Math.abs(away - (latitudeFrom + latitudeTo) / 2);
   return climates.reduce((nearest, next) => (distance(next) < distance(nearest) ? next : nearest)).id;
 }

@@ -63,9 +63,39 @@ export interface TaxonGroup {
 }
 
 export const groups = [
-  aroids, orchidsWarm, orchidsIntermediate, orchidsCool, orchidsTerrestrial, ferns, gesneriads, begonias, prayerPlants, palms, figs,
-  peperomias, hoyas, trailers, bromeliads, airPlants, succulents, desertCacti, forestCacti, livingStones, caudex, euphorbias,
-  carnivoresLowland, carnivoresHighland, carnivoresTemperate, butterworts, bulbs, citrusFruit, herbs, flowering, foliage, terrarium, mosses,
+  aroids,
+  orchidsWarm,
+  orchidsIntermediate,
+  orchidsCool,
+  orchidsTerrestrial,
+  ferns,
+  gesneriads,
+  begonias,
+  prayerPlants,
+  palms,
+  figs,
+  peperomias,
+  hoyas,
+  trailers,
+  bromeliads,
+  airPlants,
+  succulents,
+  desertCacti,
+  forestCacti,
+  livingStones,
+  caudex,
+  euphorbias,
+  carnivoresLowland,
+  carnivoresHighland,
+  carnivoresTemperate,
+  butterworts,
+  bulbs,
+  citrusFruit,
+  herbs,
+  flowering,
+  foliage,
+  terrarium,
+  mosses,
 ] as unknown as readonly TaxonGroup[];
 
 const BLOCKS = ['light', 'day', 'warmth', 'moisture', 'rest', 'care'] as const;
@@ -81,7 +111,12 @@ export function fullTaxon(row: TaxonRow, group: TaxonGroup): Taxon {
   });
   const { id, name, common, synonyms, cultivars, key } = row;
   return {
-    id, name, common, synonyms, cultivars, key,
+    id,
+    name,
+    common,
+    synonyms,
+    cultivars,
+    key,
     group: group.id,
     parents: row.parents ?? [],
     ...(Object.fromEntries(blocks) as Omit<Profile, 'hazard'>),
@@ -92,9 +127,18 @@ export function fullTaxon(row: TaxonRow, group: TaxonGroup): Taxon {
 /** A group as a taxon, for a plant of which no more is known; harm is not known of it unless the whole group harms. */
 export function groupTaxon({ id, name, plain, profile }: TaxonGroup): Taxon {
   const blocks = BLOCKS.map((block) => [block, { ...profile[block], sure: 'inferred' }]);
-  const cautious = Object.fromEntries(Object.entries(profile.hazard).map(([whom, harm]) => [whom, harm === 'none-known' ? 'unknown' : harm])) as unknown as Hazard;
+  const cautious = Object.fromEntries(
+    Object.entries(profile.hazard).map(([whom, harm]) => [whom, harm === 'none-known' ? 'unknown' : harm]),
+  ) as unknown as Hazard;
   return {
-    id: `group-${id}`, name, common: [`${name}, kind not known`], synonyms: [], cultivars: [], key: plain, group: id, parents: [],
+    id: `group-${id}`,
+    name,
+    common: [`${name}, kind not known`],
+    synonyms: [],
+    cultivars: [],
+    key: plain,
+    group: id,
+    parents: [],
     ...(Object.fromEntries(blocks) as Omit<Profile, 'hazard'>),
     hazard: cautious,
   };

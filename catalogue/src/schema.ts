@@ -73,7 +73,13 @@ const blocks = {
     sure: certainty,
   },
   hazard: {
-    people: harm, cats: harm, dogs: harm, birds: harm, smallMammals: harm, sapOnSkin: harm, sapInEyes: harm,
+    people: harm,
+    cats: harm,
+    dogs: harm,
+    birds: harm,
+    smallMammals: harm,
+    sapOnSkin: harm,
+    sapInEyes: harm,
     spines: z.enum(['none', 'some', 'many']),
   },
 };

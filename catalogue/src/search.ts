@@ -49,7 +49,14 @@ const slack = (length: number) => (length > 8 ? 3 : length > 4 ? 2 : length > 2 
 /** Builds an index over names, synonyms, common names and cultivars. */
 export function taxonFinder<T extends Named>(taxa: readonly T[]): TaxonFinder<T> {
   const byId = new Map(taxa.map((taxon) => [taxon.id, taxon]));
-  const index = new MiniSearch<{ id: string; name: string; common: string; synonyms: string; cultivars: string; joined: string }>({
+  const index = new MiniSearch<{
+    id: string;
+    name: string;
+    common: string;
+    synonyms: string;
+    cultivars: string;
+    joined: string;
+  }>({
     fields: ['name', 'common', 'synonyms', 'cultivars', 'joined'],
     tokenize: wordsOf,
     processTerm: (term) => folded(term) || null,
@@ -63,7 +70,8 @@ export function taxonFinder<T extends Named>(taxa: readonly T[]): TaxonFinder<T>
   });
   index.addAll(
     taxa.map(({ id, name, common, synonyms, cultivars }) => ({
-      id, name,
+      id,
+      name,
       common: common.join(' '),
       synonyms: synonyms.join(' '),
       cultivars: cultivars.join(' '),

@@ -55,7 +55,11 @@ const SELDOM = 0.04;
  */
 export function likelyGroups(seen: readonly VisibleTrait[], groups: readonly TaxonGroup[]): LikelyGroup[] {
   const weights = groups.map((group) =>
-    seen.reduce((weight, trait) => weight * (group.seen.often.includes(trait) ? OFTEN : group.seen.sometimes.includes(trait) ? SOMETIMES : SELDOM), 1),
+    seen.reduce(
+      (weight, trait) =>
+        weight * (group.seen.often.includes(trait) ? OFTEN : group.seen.sometimes.includes(trait) ? SOMETIMES : SELDOM),
+      1,
+    ),
   );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return groups

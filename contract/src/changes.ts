@@ -31,7 +31,11 @@ export type Change = z.infer<typeof changeSchema>;
 
 export const changeSetSchema = z.strictObject({
   /** What was done, in a few words, for the journal. */
-  summary: z.string().trim().min(1).max(NAME_LIMIT * 3),
+  summary: z
+    .string()
+    .trim()
+    .min(1)
+    .max(NAME_LIMIT * 3),
   changes: z.array(changeSchema).min(1).max(20000),
 });
 export type ChangeSet = z.infer<typeof changeSetSchema>;
@@ -61,7 +65,9 @@ type Entry = { readonly id: string };
 /** The facts of a home after a change. A home taken out gives null; so does a change to a home that is not there and is not put in. */
 export function applied(facts: HomeFacts | null, changes: readonly Change[]): HomeFacts | null {
   let home: Home | null = facts?.home ?? null;
-  const lists = new Map(FACT_LISTS.map((list) => [list, new Map((facts?.[list] ?? []).map((entry: Entry) => [entry.id, entry]))]));
+  const lists = new Map(
+    FACT_LISTS.map((list) => [list, new Map((facts?.[list] ?? []).map((entry: Entry) => [entry.id, entry]))]),
+  );
   for (const change of changes) {
     if (change.list === 'home') home = change.after;
     else if (change.after === null) lists.get(change.list)!.delete(change.id);

@@ -1,5 +1,20 @@
 import { smallHome } from '../../core/src/home/small-home.fixture';
-import { FACT_LISTS, applied, changeSchema, changeSetSchema, changesBetween, endpoints, factSchemas, homeFactsSchema, homeSchema, isoDate, minuteOfDay, months, name, within } from './index';
+import {
+  FACT_LISTS,
+  applied,
+  changeSchema,
+  changeSetSchema,
+  changesBetween,
+  endpoints,
+  factSchemas,
+  homeFactsSchema,
+  homeSchema,
+  isoDate,
+  minuteOfDay,
+  months,
+  name,
+  within,
+} from './index';
 
 const issues = (result: { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } }) =>
   result.success ? [] : result.error!.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
@@ -17,7 +32,9 @@ describe('fields', () => {
     expect(issues(name.safeParse('x'.repeat(10_000)))).toEqual([': At most 80 characters.']);
   });
 
-  it.each(['2026-02-29', '2026-13-01', '26-01-01', 'yesterday', ''])('refuse the date %j', (text) => expect(isoDate.safeParse(text).success).toBe(false));
+  it.each(['2026-02-29', '2026-13-01', '26-01-01', 'yesterday', ''])('refuse the date %j', (text) =>
+    expect(isoDate.safeParse(text).success).toBe(false),
+  );
   it('take a real date, a time to midnight, months once each', () => {
     expect(isoDate.safeParse('2028-02-29').success).toBe(true);
     expect(minuteOfDay.safeParse(1440).success).toBe(true);
@@ -56,7 +73,9 @@ describe('facts', () => {
     ['air', 'dayRh', 0],
     ['air', 'month', 13],
   ] as const)('of %s are refused with %s %j', (list, field, value) => {
-    expect(issues(factSchemas[list].safeParse({ ...smallHome[list][0], [field]: value }))[0]).toMatch(new RegExp(`^${field}: `));
+    expect(issues(factSchemas[list].safeParse({ ...smallHome[list][0], [field]: value }))[0]).toMatch(
+      new RegExp(`^${field}: `),
+    );
   });
 
   it('with fields nobody knows are refused', () => {
@@ -103,39 +122,104 @@ describe('endpoints', () => {
 
 describe('the grower’s own knowledge at the edge', () => {
   const own = { id: 'own-1', homeId: 'h', name: 'Mine', common: [], synonyms: [], basedOn: 'group-ferns', key: '' };
-  const correction = { id: 'k', homeId: 'h', taxonId: 'aloe-vera', plantId: null, figure: 'light.thrivesFrom', value: 5, reason: 'Seen', on: '2026-01-02' };
-  const wrong = (schema: { safeParse(entry: unknown): { error?: { issues: readonly { path: readonly PropertyKey[] }[] } | undefined } }, entry: unknown) =>
-    schema.safeParse(entry).error?.issues.map((issue) => issue.path.join('.')) ?? [];
+  const correction = {
+    id: 'k',
+    homeId: 'h',
+    taxonId: 'aloe-vera',
+    plantId: null,
+    figure: 'light.thrivesFrom',
+    value: 5,
+    reason: 'Seen',
+    on: '2026-01-02',
+  };
+  const wrong = (
+    schema: {
+      safeParse(entry: unknown): { error?: { issues: readonly { path: readonly PropertyKey[] }[] } | undefined };
+    },
+    entry: unknown,
+  ) => schema.safeParse(entry).error?.issues.map((issue) => issue.path.join('.')) ?? [];
 
   it.each([
-    [{}, []], [{ id: 'mine' }, ['id']], [{ name: ' ' }, ['name']], [{ name: 'x'.repeat(10_000) }, ['name']], [{ common: ['y'] }, ['common.0']],
-    [{ basedOn: '../etc' }, ['basedOn']], [{ key: 'k'.repeat(201) }, ['key']], [{ extra: 1 }, ['']],
+    [{}, []],
+    [{ id: 'mine' }, ['id']],
+    [{ name: ' ' }, ['name']],
+    [{ name: 'x'.repeat(10_000) }, ['name']],
+    [{ common: ['y'] }, ['common.0']],
+    [{ basedOn: '../etc' }, ['basedOn']],
+    [{ key: 'k'.repeat(201) }, ['key']],
+    [{ extra: 1 }, ['']],
   ])('an own taxon with %j is wrong in %j', (given, fields) => {
     expect(wrong(factSchemas.ownTaxa, { ...own, ...given })).toEqual(fields);
   });
 
   it.each([
-    [{}, []], [{ figure: 'light.colour' }, ['figure']], [{ value: 99 }, ['value']], [{ value: NaN }, ['value']], [{ reason: '' }, ['reason']],
-    [{ on: '2026-02-30' }, ['on']], [{ figure: 'warmth.lowest', value: -15 }, []], [{ figure: 'rest.lightShare', value: 1.2 }, ['value']],
+    [{}, []],
+    [{ figure: 'light.colour' }, ['figure']],
+    [{ value: 99 }, ['value']],
+    [{ value: NaN }, ['value']],
+    [{ reason: '' }, ['reason']],
+    [{ on: '2026-02-30' }, ['on']],
+    [{ figure: 'warmth.lowest', value: -15 }, []],
+    [{ figure: 'rest.lightShare', value: 1.2 }, ['value']],
   ])('a correction with %j is wrong in %j', (given, fields) => {
     expect(wrong(factSchemas.corrections, { ...correction, ...given })).toEqual(fields);
   });
 
   it('says the range of the figure, with its unit', () => {
-    expect(factSchemas.corrections.safeParse({ ...correction, value: 99 }).error!.issues[0]!.message).toBe('From 0.2 to 40 mol a day.');
+    expect(factSchemas.corrections.safeParse({ ...correction, value: 99 }).error!.issues[0]!.message).toBe(
+      'From 0.2 to 40 mol a day.',
+    );
   });
 });
 
 describe('facts of light', () => {
   const { photometries, weathers, readings, obstructions } = factSchemas;
-  const photometry = { id: 'f', homeId: 'h', name: 'Bar', lumens: 100, powerW: 5, lengthM: 0.5, breadthM: 0.1, planes: [0, 90], angles: [0, 45, 90], candela: [3, 2, 0, 3, 1, 0] };
-  const weather = { id: 'w', homeId: 'h', name: 'Station', latitude: 50, longitude: 0, elevationM: 5, utcOffsetH: 1, years: '2019', hours: '0'.repeat(8760 * 12) };
-  const reading = { id: 'm', homeId: 'h', spotId: 's', atMs: 1, value: 100, unit: 'lux', sky: 'clear', outdoorValue: null, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null };
+  const photometry = {
+    id: 'f',
+    homeId: 'h',
+    name: 'Bar',
+    lumens: 100,
+    powerW: 5,
+    lengthM: 0.5,
+    breadthM: 0.1,
+    planes: [0, 90],
+    angles: [0, 45, 90],
+    candela: [3, 2, 0, 3, 1, 0],
+  };
+  const weather = {
+    id: 'w',
+    homeId: 'h',
+    name: 'Station',
+    latitude: 50,
+    longitude: 0,
+    elevationM: 5,
+    utcOffsetH: 1,
+    years: '2019',
+    hours: '0'.repeat(8760 * 12),
+  };
+  const reading = {
+    id: 'm',
+    homeId: 'h',
+    spotId: 's',
+    atMs: 1,
+    value: 100,
+    unit: 'lux',
+    sky: 'clear',
+    outdoorValue: null,
+    curtains: 'open',
+    lamps: 'off',
+    note: '',
+    withdrawnOn: null,
+  };
 
   it('a distribution has one intensity for each plane and angle, both rising', () => {
     expect(photometries.safeParse(photometry).success).toBe(true);
-    expect(issues(photometries.safeParse({ ...photometry, candela: [1, 2] }))).toEqual(['candela: One intensity for each plane and angle.']);
-    expect(issues(photometries.safeParse({ ...photometry, angles: [0, 90, 45] }))).toEqual(['angles: Angles must rise.']);
+    expect(issues(photometries.safeParse({ ...photometry, candela: [1, 2] }))).toEqual([
+      'candela: One intensity for each plane and angle.',
+    ]);
+    expect(issues(photometries.safeParse({ ...photometry, angles: [0, 90, 45] }))).toEqual([
+      'angles: Angles must rise.',
+    ]);
     expect(issues(photometries.safeParse({ ...photometry, candela: [3, 2, 0, 3, 1, -1] }))[0]).toContain('From 0 to');
   });
 
@@ -154,7 +238,17 @@ describe('facts of light', () => {
   });
 
   it('what stands outside lies between bearings, below the zenith', () => {
-    const tree = { id: 'o', roomId: 'r', name: 'Tree', kind: 'deciduous', fromBearing: 350, toBearing: 20, heightDeg: 30, reflectance: 0.1, leafMonths: [5, 6] };
+    const tree = {
+      id: 'o',
+      roomId: 'r',
+      name: 'Tree',
+      kind: 'deciduous',
+      fromBearing: 350,
+      toBearing: 20,
+      heightDeg: 30,
+      reflectance: 0.1,
+      leafMonths: [5, 6],
+    };
     expect(obstructions.safeParse(tree).success).toBe(true);
     expect(issues(obstructions.safeParse({ ...tree, heightDeg: 95 }))).toEqual(['heightDeg: From 1 to 85 degrees.']);
     expect(obstructions.safeParse({ ...tree, leafMonths: [5, 5] }).success).toBe(false);

@@ -34,7 +34,20 @@ import {
   type Window,
 } from '@dulvan/core';
 import { z } from 'zod';
-import { NAME_LIMIT, id, isoDate, metres, minuteOfDay, months, name, note, share, timeZone, wholeWithin, within } from './fields';
+import {
+  NAME_LIMIT,
+  id,
+  isoDate,
+  metres,
+  minuteOfDay,
+  months,
+  name,
+  note,
+  share,
+  timeZone,
+  wholeWithin,
+  within,
+} from './fields';
 
 /** A taxon of the catalogue, a group of it, or an own one; the catalogue's keys are longer than others. */
 const taxonKey = z.string().regex(/^[A-Za-z0-9_-]{1,60}$/, 'Not a valid key.');
@@ -173,11 +186,27 @@ export const plantSchema = z.strictObject({
   id,
   homeId: id,
   taxonId: taxonKey,
-  parents: z.array(z.strictObject({ taxonId: taxonKey, share: within(0.01, 1, 'of the whole') })).max(8, 'At most 8 parents.').readonly(),
-  traits: z.array(z.enum(TRAITS)).max(TRAITS.length).refine((list) => new Set(list).size === list.length, 'Each trait once.').readonly(),
+  parents: z
+    .array(z.strictObject({ taxonId: taxonKey, share: within(0.01, 1, 'of the whole') }))
+    .max(8, 'At most 8 parents.')
+    .readonly(),
+  traits: z
+    .array(z.enum(TRAITS))
+    .max(TRAITS.length)
+    .refine((list) => new Set(list).size === list.length, 'Each trait once.')
+    .readonly(),
   name: z.string().trim().max(NAME_LIMIT, `At most ${NAME_LIMIT} characters.`),
   stage: z.enum([
-    'seed', 'cutting', 'rooted-cutting', 'seedling', 'juvenile', 'adult', 'in-bud', 'in-bloom', 'recovering', 'just-arrived',
+    'seed',
+    'cutting',
+    'rooted-cutting',
+    'seedling',
+    'juvenile',
+    'adult',
+    'in-bud',
+    'in-bloom',
+    'recovering',
+    'just-arrived',
   ]),
   growthState: z.enum(GROWTH_STATES),
   stateSeenOn: isoDate.nullable(),
@@ -200,7 +229,10 @@ export const airSchema = z.strictObject({
   nightRh: within(1, 100, '%'),
 }) satisfies z.ZodType<AirStatement>;
 
-const names = z.array(z.string().trim().min(2, 'At least 2 characters.').max(NAME_LIMIT, `At most ${NAME_LIMIT} characters.`)).max(20, 'At most 20 names.').readonly();
+const names = z
+  .array(z.string().trim().min(2, 'At least 2 characters.').max(NAME_LIMIT, `At most ${NAME_LIMIT} characters.`))
+  .max(20, 'At most 20 names.')
+  .readonly();
 
 export const ownTaxonSchema = z.strictObject({
   id: z.string().regex(/^own-[A-Za-z0-9_-]{1,36}$/, 'Not a valid key.'),
@@ -225,7 +257,8 @@ export const correctionSchema = z
   })
   .superRefine(({ figure, value }, context) => {
     const { from, to, unit } = FIGURES[figure];
-    if (value < from || value > to) context.addIssue({ code: 'custom', path: ['value'], message: `From ${from} to ${to} ${unit}.` });
+    if (value < from || value > to)
+      context.addIssue({ code: 'custom', path: ['value'], message: `From ${from} to ${to} ${unit}.` });
   }) satisfies z.ZodType<Correction>;
 
 const bearing = within(0, 360, 'degrees');
@@ -267,11 +300,27 @@ export const photometrySchema = z
     powerW: within(0, 10_000, 'W'),
     lengthM: metres(0, 10),
     breadthM: metres(0, 10),
-    planes: z.array(within(0, 360, 'degrees')).min(1).max(361).refine(rising, 'Planes must rise.').readonly(),
-    angles: z.array(within(0, 180, 'degrees')).min(2).max(361).refine(rising, 'Angles must rise.').readonly(),
-    candela: z.array(within(0, 10_000_000, 'cd')).max(MOST_INTENSITIES, `At most ${MOST_INTENSITIES} intensities.`).readonly(),
+    planes: z
+      .array(within(0, 360, 'degrees'))
+      .min(1)
+      .max(361)
+      .refine(rising, 'Planes must rise.')
+      .readonly(),
+    angles: z
+      .array(within(0, 180, 'degrees'))
+      .min(2)
+      .max(361)
+      .refine(rising, 'Angles must rise.')
+      .readonly(),
+    candela: z
+      .array(within(0, 10_000_000, 'cd'))
+      .max(MOST_INTENSITIES, `At most ${MOST_INTENSITIES} intensities.`)
+      .readonly(),
   })
-  .refine(({ planes, angles, candela }) => candela.length === planes.length * angles.length, { path: ['candela'], message: 'One intensity for each plane and angle.' }) satisfies z.ZodType<Photometry>;
+  .refine(({ planes, angles, candela }) => candela.length === planes.length * angles.length, {
+    path: ['candela'],
+    message: 'One intensity for each plane and angle.',
+  }) satisfies z.ZodType<Photometry>;
 
 export const weatherSchema = z.strictObject({
   id,
@@ -282,7 +331,10 @@ export const weatherSchema = z.strictObject({
   elevationM: within(-400, 9000, 'm'),
   utcOffsetH: within(-12, 14, 'h'),
   years: z.string().trim().min(1).max(200),
-  hours: z.string().regex(/^[0-9a-f]*$/, 'Hexadecimal digits.').length(FILE_HOURS * 12, `${FILE_HOURS} hours of twelve digits.`),
+  hours: z
+    .string()
+    .regex(/^[0-9a-f]*$/, 'Hexadecimal digits.')
+    .length(FILE_HOURS * 12, `${FILE_HOURS} hours of twelve digits.`),
 }) satisfies z.ZodType<WeatherFile>;
 
 export const readingSchema = z.strictObject({
@@ -305,10 +357,23 @@ export const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<
   home: { restSchool: null, lightAim: 'whole', snowMonths: [] },
   rooms: { eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320 },
   windows: {
-    revealM: 0, overhangM: 0, overhangAboveM: 0, secondCurtainId: 'none', secondCurtainMonths: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
-    secondCurtainFromMinute: 600, secondCurtainToMinute: 1080,
+    revealM: 0,
+    overhangM: 0,
+    overhangAboveM: 0,
+    secondCurtainId: 'none',
+    secondCurtainMonths: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
+    secondCurtainFromMinute: 600,
+    secondCurtainToMinute: 1080,
   },
-  lamps: { ratedBy: 'ppf', lumens: null, tiltDeg: 0, tiltToward: 'a', burntHours: 0, lifeHours: null, photometryId: null },
+  lamps: {
+    ratedBy: 'ppf',
+    lumens: null,
+    tiltDeg: 0,
+    tiltToward: 'a',
+    burntHours: 0,
+    lifeHours: null,
+    photometryId: null,
+  },
   plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null, foliage: 'medium' },
 };
 

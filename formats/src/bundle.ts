@@ -7,13 +7,15 @@ import { z } from 'zod';
 /** Largest bundle that is read, in characters. */
 export const BUNDLE_LIMIT = 20_000_000;
 
-export type BundleReading = { readonly ok: true; readonly bundle: Bundle } | { readonly ok: false; readonly message: string };
+export type BundleReading =
+  { readonly ok: true; readonly bundle: Bundle } | { readonly ok: false; readonly message: string };
 
 const refused = (message: string): BundleReading => ({ ok: false, message });
 
 /** Reads a bundle from text. */
 export function readBundle(text: string): BundleReading {
-  if (text.length > BUNDLE_LIMIT) return refused(`The file is larger than ${BUNDLE_LIMIT / 1_000_000} MB, more than any home needs.`);
+  if (text.length > BUNDLE_LIMIT)
+    return refused(`The file is larger than ${BUNDLE_LIMIT / 1_000_000} MB, more than any home needs.`);
   let raw: unknown;
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''));
@@ -22,7 +24,9 @@ export function readBundle(text: string): BundleReading {
   }
   const head = z.object({ format: z.unknown(), version: z.unknown() }).safeParse(raw);
   if (!head.success || head.data.format !== BUNDLE_FORMAT) {
-    return refused(`This is not a Dulvan bundle: it should open with "format": "${BUNDLE_FORMAT}". Nothing was changed.`);
+    return refused(
+      `This is not a Dulvan bundle: it should open with "format": "${BUNDLE_FORMAT}". Nothing was changed.`,
+    );
   }
   const { version } = head.data;
   if (version !== BUNDLE_VERSION && version !== 1 && version !== 2) {
@@ -43,7 +47,9 @@ export function readBundle(text: string): BundleReading {
     if (stray) return refused(`At homes › ${i} › ${stray}: it names another home. Nothing was changed.`);
     const [problem] = problemsOf(facts);
     if (problem) {
-      return refused(`At homes › ${i} › ${problem.list} › ${problem.id} › ${problem.field}: ${problem.message} Nothing was changed.`);
+      return refused(
+        `At homes › ${i} › ${problem.list} › ${problem.id} › ${problem.field}: ${problem.message} Nothing was changed.`,
+      );
     }
   }
   return { ok: true, bundle: parsed.data };
@@ -67,7 +73,11 @@ function completed(facts: unknown): unknown {
   const whole: Record<string, unknown> = { ...read.data, home: { ...UNSAID.home, ...read.data.home } };
   for (const list of FACT_LISTS) {
     const entries = whole[list] ?? [];
-    whole[list] = Array.isArray(entries) ? entries.map((entry: unknown) => (typeof entry === 'object' && entry !== null ? { ...UNSAID[list], ...entry } : entry)) : entries;
+    whole[list] = Array.isArray(entries)
+      ? entries.map((entry: unknown) =>
+          typeof entry === 'object' && entry !== null ? { ...UNSAID[list], ...entry } : entry,
+        )
+      : entries;
   }
   return whole;
 }
@@ -78,7 +88,16 @@ export function writeBundle(bundle: Bundle): string {
 }
 
 function strayHome(facts: Bundle['homes'][number]): string | null {
-  for (const list of ['rooms', 'circuits', 'plants', 'ownTaxa', 'corrections', 'photometries', 'weathers', 'readings'] as const) {
+  for (const list of [
+    'rooms',
+    'circuits',
+    'plants',
+    'ownTaxa',
+    'corrections',
+    'photometries',
+    'weathers',
+    'readings',
+  ] as const) {
     const stray = facts[list].find((entry) => entry.homeId !== facts.home.id);
     if (stray) return `${list} › ${stray.id}`;
   }

@@ -23,7 +23,18 @@ function refusal(text: string): { line: number; message: string } {
 describe('a year of weather', () => {
   it('is read hour by hour with its station', () => {
     const read = readEpw(plain);
-    expect(read).toMatchObject({ ok: true, remarks: [], value: { name: 'Herring Sound', latitude: 56.4, longitude: -2.7, elevationM: 8, utcOffsetH: 0, years: 'months of 5 years from 2001 to 2005' } });
+    expect(read).toMatchObject({
+      ok: true,
+      remarks: [],
+      value: {
+        name: 'Herring Sound',
+        latitude: 56.4,
+        longitude: -2.7,
+        elevationM: 8,
+        utcOffsetH: 0,
+        years: 'months of 5 years from 2001 to 2005',
+      },
+    });
     if (!read.ok) return;
     const hours = unpackHours(read.value.hours);
     expect(hours).toHaveLength(FILE_HOURS);
@@ -48,7 +59,8 @@ describe('a year of weather', () => {
       if (!read.ok) return;
       const hour = unpackHours(read.value.hours)[180 * 24 + 11]!;
       const wanted = { global: Number(whole[13]), dni: Number(whole[14]), dhi: Number(whole[15]) };
-      for (const field of ['global', 'dni', 'dhi'] as const) expect(Math.abs(hour[field] - wanted[field])).toBeLessThanOrEqual(Math.max(3, wanted[field] * 0.02));
+      for (const field of ['global', 'dni', 'dhi'] as const)
+        expect(Math.abs(hour[field] - wanted[field])).toBeLessThanOrEqual(Math.max(3, wanted[field] * 0.02));
     }
   });
 
@@ -56,7 +68,10 @@ describe('a year of weather', () => {
     const cells = lines[lineOf(100, 12) - 1]!.split(',');
     for (const column of [13, 14, 15]) cells[column] = '9999';
     const read = readEpw(madeEpw({ instead: { [lineOf(100, 12)]: cells.join(',') } }));
-    expect(read).toMatchObject({ ok: true, remarks: ['1 hours without light values were filled from the days around them.'] });
+    expect(read).toMatchObject({
+      ok: true,
+      remarks: ['1 hours without light values were filled from the days around them.'],
+    });
     if (read.ok) expect(unpackHours(read.value.hours)[99 * 24 + 11]!.global).toBeGreaterThan(0);
   });
 });
@@ -66,13 +81,28 @@ describe('a broken file of weather', () => {
     ['an empty one', '', 1, 'LOCATION'],
     ['one of another kind', 'a,b\n1,2\n', 1, 'LOCATION'],
     ['a header line missing', lines.filter((_, i) => i !== 3).join('\n'), 4, 'GROUND TEMPERATURES'],
-    ['two records an hour', madeEpw({ instead: { 8: 'DATA PERIODS,1,2,Data,Sunday,1/1,12/31' } }), 8, '2 records an hour'],
+    [
+      'two records an hour',
+      madeEpw({ instead: { 8: 'DATA PERIODS,1,2,Data,Sunday,1/1,12/31' } }),
+      8,
+      '2 records an hour',
+    ],
     ['several periods', madeEpw({ instead: { 8: 'DATA PERIODS,2,1,Data,Sunday,1/1,6/30' } }), 8, '2 data periods'],
-    ['a latitude beyond the pole', madeEpw({ instead: { 1: 'LOCATION,X,-,-,x,0,96,0,0,8' } }), 1, 'Latitude: from -90 to 90'],
+    [
+      'a latitude beyond the pole',
+      madeEpw({ instead: { 1: 'LOCATION,X,-,-,x,0,96,0,0,8' } }),
+      1,
+      'Latitude: from -90 to 90',
+    ],
     ['a year cut short', lines.slice(0, 5000).join('\n'), 5000, 'a year has 8760'],
     ['a word for a number', withCell(lineOf(40, 10), 13, 'bright'), lineOf(40, 10), 'Global horizontal radiation'],
     ['more light than there is', withCell(lineOf(40, 10), 14, '2300'), lineOf(40, 10), 'from 0 to 1500'],
-    ['an hour twice', madeEpw({ instead: { [lineOf(60, 8)]: lines[lineOf(60, 7) - 1]! } }), lineOf(60, 8), 'without gap'],
+    [
+      'an hour twice',
+      madeEpw({ instead: { [lineOf(60, 8)]: lines[lineOf(60, 7) - 1]! } }),
+      lineOf(60, 8),
+      'without gap',
+    ],
     ['too few fields', madeEpw({ instead: { [lineOf(9, 1)]: '2001,1,9,1,60' } }), lineOf(9, 1), 'here are 5'],
   ])('%s is refused with the line and the reason', (_name, text, line, reason) => {
     const { line: at, message } = refusal(text);
@@ -81,11 +111,15 @@ describe('a broken file of weather', () => {
   });
 
   it('is refused when a tenth of its light is missing', () => {
-    const instead = Object.fromEntries(Array.from({ length: 80 }, (_, day) => day + 120).flatMap((day) => [9, 10, 11, 12, 13, 14].map((hour) => {
-      const cells = lines[lineOf(day, hour) - 1]!.split(',');
-      for (const column of [13, 14, 15]) cells[column] = '9999';
-      return [lineOf(day, hour), cells.join(',')];
-    })));
+    const instead = Object.fromEntries(
+      Array.from({ length: 80 }, (_, day) => day + 120).flatMap((day) =>
+        [9, 10, 11, 12, 13, 14].map((hour) => {
+          const cells = lines[lineOf(day, hour) - 1]!.split(',');
+          for (const column of [13, 14, 15]) cells[column] = '9999';
+          return [lineOf(day, hour), cells.join(',')];
+        }),
+      ),
+    );
     expect(refusal(madeEpw({ instead })).message).toContain('Light is missing in 480 hours');
   });
 
@@ -100,12 +134,22 @@ describe('a broken file of weather', () => {
 
   it('never throws, whatever was done to it', () => {
     fc.assert(
-      fc.property(fc.nat(lines.length - 1), fc.string({ maxLength: 60 }), fc.constantFrom('replace', 'insert', 'cut'), (at, junk, how) => {
-        const changed = how === 'replace' ? [...lines.slice(0, at), junk, ...lines.slice(at + 1)] : how === 'insert' ? [...lines.slice(0, at), junk, ...lines.slice(at)] : lines.slice(0, at);
-        const read = readEpw(changed.join('\n'));
-        if (read.ok) expect(read.value.hours).toHaveLength(FILE_HOURS * 12);
-        else expect(read.message.length).toBeGreaterThan(5);
-      }),
+      fc.property(
+        fc.nat(lines.length - 1),
+        fc.string({ maxLength: 60 }),
+        fc.constantFrom('replace', 'insert', 'cut'),
+        (at, junk, how) => {
+          const changed =
+            how === 'replace'
+              ? [...lines.slice(0, at), junk, ...lines.slice(at + 1)]
+              : how === 'insert'
+                ? [...lines.slice(0, at), junk, ...lines.slice(at)]
+                : lines.slice(0, at);
+          const read = readEpw(changed.join('\n'));
+          if (read.ok) expect(read.value.hours).toHaveLength(FILE_HOURS * 12);
+          else expect(read.message.length).toBeGreaterThan(5);
+        },
+      ),
       { numRuns: 25 },
     );
     fc.assert(fc.property(fc.string({ maxLength: 400 }), (text) => expect(readEpw(text).ok).toBe(false)));

@@ -6,7 +6,16 @@ import { Broken, quoted, reading, type FileReading } from './reading';
 /** What a file tells of its station and its year; a home and a key make it a fact. */
 export type WeatherReading = Omit<WeatherFile, 'id' | 'homeId'>;
 
-const HEADER = ['LOCATION', 'DESIGN CONDITIONS', 'TYPICAL/EXTREME PERIODS', 'GROUND TEMPERATURES', 'HOLIDAYS/DAYLIGHT SAVINGS', 'COMMENTS 1', 'COMMENTS 2', 'DATA PERIODS'];
+const HEADER = [
+  'LOCATION',
+  'DESIGN CONDITIONS',
+  'TYPICAL/EXTREME PERIODS',
+  'GROUND TEMPERATURES',
+  'HOLIDAYS/DAYLIGHT SAVINGS',
+  'COMMENTS 1',
+  'COMMENTS 2',
+  'DATA PERIODS',
+];
 const LEAP_HOURS = 8784;
 const FIELDS = 35;
 const MISSING = 9999;
@@ -34,11 +43,22 @@ export function readEpw(text: string): FileReading<WeatherReading> {
 }
 
 function readText(text: string, remarks: string[]): WeatherReading {
-  const { data: rows } = Papa.parse<string[]>(text, { delimiter: ',', quoteChar: '\u0000', skipEmptyLines: false, preview: LEAP_HOURS + HEADER.length + 50 });
+  const { data: rows } = Papa.parse<string[]>(text, {
+    delimiter: ',',
+    quoteChar: '\u0000',
+    skipEmptyLines: false,
+    preview: LEAP_HOURS + HEADER.length + 50,
+  });
   const head = headOf(rows);
-  const whole = rows.slice(HEADER.length).map((cells, i) => ({ cells, line: HEADER.length + 1 + i })).filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
+  const whole = rows
+    .slice(HEADER.length)
+    .map((cells, i) => ({ cells, line: HEADER.length + 1 + i }))
+    .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
   if (whole.length !== FILE_HOURS && whole.length !== LEAP_HOURS) {
-    throw new Broken(HEADER.length + whole.length, `${whole.length} hours of weather; a year has ${FILE_HOURS}, a leap year ${LEAP_HOURS}.`);
+    throw new Broken(
+      HEADER.length + whole.length,
+      `${whole.length} hours of weather; a year has ${FILE_HOURS}, a leap year ${LEAP_HOURS}.`,
+    );
   }
   const hours = whole.map(({ cells, line }) => hourOf(cells, line, head));
   const year = inOrder(hours, remarks);
@@ -51,7 +71,10 @@ function readText(text: string, remarks: string[]): WeatherReading {
     longitude: head.longitude,
     elevationM: head.elevationM,
     utcOffsetH: head.utcOffsetH,
-    years: years.length === 1 ? String(years[0]) : `months of ${years.length} years from ${years[0]} to ${years[years.length - 1]}`,
+    years:
+      years.length === 1
+        ? String(years[0])
+        : `months of ${years.length} years from ${years[0]} to ${years[years.length - 1]}`,
     hours: packHours(filled),
   };
 }
@@ -67,7 +90,11 @@ interface Head {
 function headOf(rows: readonly string[][]): Head {
   HEADER.forEach((name, i) => {
     const found = (rows[i]?.[0] ?? '').trim().toUpperCase();
-    if (found !== name) throw new Broken(i + 1, `Line ${i + 1} of an EPW file opens with ${name}; here stands ${found === '' ? 'nothing' : quoted(found)}.`);
+    if (found !== name)
+      throw new Broken(
+        i + 1,
+        `Line ${i + 1} of an EPW file opens with ${name}; here stands ${found === '' ? 'nothing' : quoted(found)}.`,
+      );
   });
   const place = rows[0]!;
   if (place.length < 10) throw new Broken(1, `LOCATION has ten fields, here are ${place.length}.`);
@@ -78,7 +105,12 @@ function headOf(rows: readonly string[][]): Head {
   if (perHour !== 1) throw new Broken(HEADER.length, `The file holds ${perHour} records an hour; one an hour is read.`);
   if (count !== 1) throw new Broken(HEADER.length, `The file holds ${count} data periods; one whole year is read.`);
   return {
-    name: [place[1], place[2], place[3]].map((part) => (part ?? '').trim()).filter((part) => part !== '' && part !== '-').join(', ').slice(0, 80) || 'Unnamed station',
+    name:
+      [place[1], place[2], place[3]]
+        .map((part) => (part ?? '').trim())
+        .filter((part) => part !== '' && part !== '-')
+        .join(', ')
+        .slice(0, 80) || 'Unnamed station',
     latitude: at(6, 'Latitude', -90, 90),
     longitude: at(7, 'Longitude', -180, 180),
     utcOffsetH: at(8, 'The time zone', -12, 14),
@@ -89,17 +121,23 @@ function headOf(rows: readonly string[][]): Head {
 function numberAt(cell: string | undefined, line: number, name: string, from: number, to: number): number {
   const text = (cell ?? '').trim();
   const value = /^[-+]?(\d+\.?\d*|\.\d+)([eE][-+]?\d+)?$/.test(text) ? Number(text) : NaN;
-  if (!Number.isFinite(value) || value < from || value > to) throw new Broken(line, `${name}: from ${from} to ${to}; here stands ${text === '' ? 'nothing' : quoted(text)}.`);
+  if (!Number.isFinite(value) || value < from || value > to)
+    throw new Broken(line, `${name}: from ${from} to ${to}; here stands ${text === '' ? 'nothing' : quoted(text)}.`);
   return value;
 }
 
 function hourOf(cells: readonly string[], line: number, head: Head): Hour {
   if (cells.length < FIELDS - 3) throw new Broken(line, `An hour has ${FIELDS} fields, here are ${cells.length}.`);
-  const whole = (column: number, name: string, from: number, to: number) => Math.trunc(numberAt(cells[column], line, name, from, to));
+  const whole = (column: number, name: string, from: number, to: number) =>
+    Math.trunc(numberAt(cells[column], line, name, from, to));
   const light = (column: number, name: string) => {
     const value = numberAt(cells[column], line, name, 0, 99_999);
     if (value >= MISSING) return NaN;
-    if (value > MOST_IRRADIANCE) throw new Broken(line, `${name}: from 0 to ${MOST_IRRADIANCE} W/m²; here stands ${value}. ${MISSING} marks a missing value.`);
+    if (value > MOST_IRRADIANCE)
+      throw new Broken(
+        line,
+        `${name}: from 0 to ${MOST_IRRADIANCE} W/m²; here stands ${value}. ${MISSING} marks a missing value.`,
+      );
     return value;
   };
   const hour = {
@@ -112,12 +150,20 @@ function hourOf(cells: readonly string[], line: number, head: Head): Hour {
     dni: light(COLUMN.dni, 'Direct normal radiation'),
     dhi: light(COLUMN.dhi, 'Diffuse horizontal radiation'),
   };
-  return { ...hour, ...completed(hour, sinMidHour(hour, head), numberAt(cells[COLUMN.extraterrestrial], line, 'Extraterrestrial radiation', 0, 99_999)) };
+  return {
+    ...hour,
+    ...completed(
+      hour,
+      sinMidHour(hour, head),
+      numberAt(cells[COLUMN.extraterrestrial], line, 'Extraterrestrial radiation', 0, 99_999),
+    ),
+  };
 }
 
 /** Sine of the sun's elevation in the middle of an hour of the file's clock; 0 below the horizon. */
 function sinMidHour({ month, day, hour }: { month: number; day: number; hour: number }, head: Head): number {
-  const atMs = Date.UTC(2025, month - 1, month === 2 && day === 29 ? 28 : day, 0, (hour - 0.5) * 60) - head.utcOffsetH * 3_600_000;
+  const atMs =
+    Date.UTC(2025, month - 1, month === 2 && day === 29 ? 28 : day, 0, (hour - 0.5) * 60) - head.utcOffsetH * 3_600_000;
   return Math.max(0, Math.sin((sunPosition(atMs, head).elevationDeg * Math.PI) / 180));
 }
 
@@ -142,7 +188,10 @@ function inOrder(hours: readonly Hour[], remarks: string[]): Hour[] {
     const date = new Date(start + Math.floor(i / 24) * 86_400_000);
     const wanted = { month: date.getUTCMonth() + 1, day: date.getUTCDate(), hour: (i % 24) + 1 };
     if (hour.month !== wanted.month || hour.day !== wanted.day || hour.hour !== wanted.hour) {
-      throw new Broken(hour.line, `Hours must run from 1 January, hour 1, without gap: here stands ${hour.day}.${hour.month}. hour ${hour.hour} where ${wanted.day}.${wanted.month}. hour ${wanted.hour} is due.`);
+      throw new Broken(
+        hour.line,
+        `Hours must run from 1 January, hour 1, without gap: here stands ${hour.day}.${hour.month}. hour ${hour.hour} where ${wanted.day}.${wanted.month}. hour ${wanted.hour} is due.`,
+      );
     }
   });
   if (leap) remarks.push('A leap year: 29 February is left out.');
@@ -154,9 +203,13 @@ function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): Fil
   const missing = hours.filter((hour) => Number.isNaN(hour.global));
   const daylight = hours.filter((hour) => sinMidHour(hour, head) > 0).length;
   if (missing.length > MOST_FILLED * daylight) {
-    throw new Broken(missing[0]!.line, `Light is missing in ${missing.length} hours, from this line on; at most ${Math.floor(MOST_FILLED * daylight)} can be filled from the days around them.`);
+    throw new Broken(
+      missing[0]!.line,
+      `Light is missing in ${missing.length} hours, from this line on; at most ${Math.floor(MOST_FILLED * daylight)} can be filled from the days around them.`,
+    );
   }
-  if (missing.length > 0) remarks.push(`${missing.length} hours without light values were filled from the days around them.`);
+  if (missing.length > 0)
+    remarks.push(`${missing.length} hours without light values were filled from the days around them.`);
   return hours.map((hour, i) => {
     if (!Number.isNaN(hour.global)) return hour;
     const before = nearest(hours, i, -24);
@@ -189,6 +242,9 @@ function checkClock(hours: readonly FileHour[], head: Head): void {
   });
   if (all === 0) throw new Broken(HEADER.length + 1, 'No hour of the year has any light.');
   if (byNight > MOST_BY_NIGHT * all) {
-    throw new Broken(1, `${Math.round((byNight / all) * 100)} % of its light falls while the sun is down at the place it names: latitude, longitude or time zone must be wrong.`);
+    throw new Broken(
+      1,
+      `${Math.round((byNight / all) * 100)} % of its light falls while the sun is down at the place it names: latitude, longitude or time zone must be wrong.`,
+    );
   }
 }

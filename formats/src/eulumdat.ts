@@ -31,7 +31,8 @@ class Lines {
   number(what: string, from: number, to: number): number {
     const text = this.text(what);
     const value = /^[-+]?(\d+[.,]?\d*|[.,]\d+)([eE][-+]?\d+)?$/.test(text) ? Number(text.replace(',', '.')) : NaN;
-    if (!Number.isFinite(value)) throw new Broken(this.at, `${what} should be a number; here stands ${text === '' ? 'nothing' : quoted(text)}.`);
+    if (!Number.isFinite(value))
+      throw new Broken(this.at, `${what} should be a number; here stands ${text === '' ? 'nothing' : quoted(text)}.`);
     if (value < from || value > to) throw new Broken(this.at, `${what}: from ${from} to ${to}; here stands ${value}.`);
     return value;
   }
@@ -82,10 +83,14 @@ function readText(text: string, remarks: string[]): PhotometryReading {
   const angles = lines.list(angleCount, 'an angle', 0, 180);
   heldRising(angles, lines.line, 'Angles');
   const lumens = lamps[0]!.lumens;
-  if (!(lumens > 0)) throw new Broken(lines.line, 'It states no lumens: intensities for each thousand of them cannot be read.');
+  if (!(lumens > 0))
+    throw new Broken(lines.line, 'It states no lumens: intensities for each thousand of them cannot be read.');
   const factor = (lumens / 1000) * (conversion || 1);
   const stored = storedPlanes(symmetry, planes, lines.line);
-  const rows = stored.map((plane) => ({ plane, row: lines.list(angleCount, 'an intensity', 0, 10_000_000).map((value) => value * factor) }));
+  const rows = stored.map((plane) => ({
+    plane,
+    row: lines.list(angleCount, 'an intensity', 0, 10_000_000).map((value) => value * factor),
+  }));
   const turned = symmetry === 1 ? rows.map((entry) => ({ ...entry, plane: 0 })) : turnedRows(around(rows, symmetry));
   const [outerLength = 0, outerBreadth = 0] = outer;
   // Where no lit part is told, the whole fitting shines.
@@ -122,11 +127,13 @@ function storedPlanes(symmetry: number, planes: readonly number[], line: number)
   if (symmetry === 0) return [...planes];
   if (symmetry === 1) return [planes[0]!];
   const needs = symmetry === 4 ? 4 : 2;
-  if (count % needs !== 0) throw new Broken(line, `${count} planes cannot be parted into ${needs} alike parts, as its symmetry says.`);
+  if (count % needs !== 0)
+    throw new Broken(line, `${count} planes cannot be parted into ${needs} alike parts, as its symmetry says.`);
   if (symmetry === 2) return planes.slice(0, count / 2 + 1);
   if (symmetry === 4) return planes.slice(0, count / 4 + 1);
   const first = (3 * count) / 4;
-  if (!Number.isInteger(first)) throw new Broken(line, `${count} planes cannot be parted round plane 0, as its symmetry says.`);
+  if (!Number.isInteger(first))
+    throw new Broken(line, `${count} planes cannot be parted round plane 0, as its symmetry says.`);
   return Array.from({ length: count / 2 + 1 }, (_, i) => planes[(first + i) % count]!);
 }
 
@@ -137,8 +144,11 @@ interface Row {
 
 /** The whole circle of planes from the part that is written. */
 function around(rows: readonly Row[], symmetry: number): Row[] {
-  const mirror = (list: readonly Row[], turn: (plane: number) => number) => list.map(({ plane, row }) => ({ plane: ((turn(plane) % 360) + 360) % 360, row }));
-  const once = (list: readonly Row[]) => [...new Map(list.map((entry) => [Math.round(entry.plane * 1000), entry])).values()];
+  const mirror = (list: readonly Row[], turn: (plane: number) => number) =>
+    list.map(({ plane, row }) => ({ plane: ((turn(plane) % 360) + 360) % 360, row }));
+  const once = (list: readonly Row[]) => [
+    ...new Map(list.map((entry) => [Math.round(entry.plane * 1000), entry])).values(),
+  ];
   if (symmetry === 2) return once([...rows, ...mirror(rows, (plane) => 360 - plane)]);
   if (symmetry === 3) return once([...rows, ...mirror(rows, (plane) => 180 - plane)]);
   if (symmetry === 4) {
@@ -150,7 +160,9 @@ function around(rows: readonly Row[], symmetry: number): Row[] {
 
 /** Planes counted from the lamp's length, in order, the first again at the end. */
 function turnedRows(rows: readonly Row[]): Row[] {
-  const turned = rows.map(({ plane, row }) => ({ plane: (((plane - TURN_DEG) % 360) + 360) % 360, row })).sort((p, q) => p.plane - q.plane);
+  const turned = rows
+    .map(({ plane, row }) => ({ plane: (((plane - TURN_DEG) % 360) + 360) % 360, row }))
+    .sort((p, q) => p.plane - q.plane);
   const first = turned[0]!;
   const last = turned[turned.length - 1]!;
   if (first.plane === 0) return [...turned, { plane: 360, row: first.row }];
@@ -170,17 +182,46 @@ export function writeEulumdat(photometry: Omit<Photometry, 'id' | 'homeId'>): st
   const { name, lumens, powerW, lengthM, breadthM, angles } = photometry;
   const rotational = photometry.planes.length === 1;
   const planes = rotational ? [0] : WRITTEN_PLANES;
-  const rows = rowsAt(photometry, planes.map((plane) => (plane + 360 - TURN_DEG) % 360));
+  const rows = rowsAt(
+    photometry,
+    planes.map((plane) => (plane + 360 - TURN_DEG) % 360),
+  );
   const perThousand = 1000 / lumens;
   const step = angles.length > 1 ? angles[1]! - angles[0]! : 0;
   const word = name.replace(/[\r\n]/g, ' ').slice(0, 78);
   const lines = [
-    'Dulvan', rotational ? '1' : '3', rotational ? '1' : '0', String(planes.length), rotational ? '0' : '10', String(angles.length), plain(step),
-    '', word, '', '', '',
-    ...[lengthM, breadthM, 0, lengthM, breadthM].map((size) => plain(size * MM_PER_M)), '0', '0', '0', '0',
-    '100', '100', '1', '0', '1', '1', 'LED', plain(lumens), '', '', plain(powerW),
+    'Dulvan',
+    rotational ? '1' : '3',
+    rotational ? '1' : '0',
+    String(planes.length),
+    rotational ? '0' : '10',
+    String(angles.length),
+    plain(step),
+    '',
+    word,
+    '',
+    '',
+    '',
+    ...[lengthM, breadthM, 0, lengthM, breadthM].map((size) => plain(size * MM_PER_M)),
+    '0',
+    '0',
+    '0',
+    '0',
+    '100',
+    '100',
+    '1',
+    '0',
+    '1',
+    '1',
+    'LED',
+    plain(lumens),
+    '',
+    '',
+    plain(powerW),
     ...Array<string>(DIRECT_RATIOS).fill('0'),
-    ...planes.map(plain), ...angles.map(plain), ...rows.map((value) => plain(value * perThousand)),
+    ...planes.map(plain),
+    ...angles.map(plain),
+    ...rows.map((value) => plain(value * perThousand)),
   ];
   return `${lines.join('\r\n')}\r\n`;
 }

@@ -19,7 +19,12 @@ class Numbers {
   ) {}
 
   static of(lines: readonly string[], firstLine: number): Numbers {
-    const tokens = lines.flatMap((line, i) => line.split(/[\s,]+/).filter((token) => token !== '').map((token) => ({ text: token, line: firstLine + i })));
+    const tokens = lines.flatMap((line, i) =>
+      line
+        .split(/[\s,]+/)
+        .filter((token) => token !== '')
+        .map((token) => ({ text: token, line: firstLine + i })),
+    );
     return new Numbers(tokens, firstLine + lines.length - 1);
   }
 
@@ -27,15 +32,18 @@ class Numbers {
     const token = this.tokens[this.at];
     if (!token) throw new Broken(this.lastLine, `The file ends before ${what}.`);
     const value = /^[-+]?(\d+\.?\d*|\.\d+)([eE][-+]?\d+)?$/.test(token.text) ? Number(token.text) : NaN;
-    if (!Number.isFinite(value)) throw new Broken(token.line, `${what} should be a number; here stands ${quoted(token.text)}.`);
-    if (value < from || value > to) throw new Broken(token.line, `${what}: from ${from} to ${to}; here stands ${value}.`);
+    if (!Number.isFinite(value))
+      throw new Broken(token.line, `${what} should be a number; here stands ${quoted(token.text)}.`);
+    if (value < from || value > to)
+      throw new Broken(token.line, `${what}: from ${from} to ${to}; here stands ${value}.`);
     this.at++;
     return value;
   }
 
   whole(what: string, from: number, to: number): number {
     const value = this.next(what, from, to);
-    if (!Number.isInteger(value)) throw new Broken(this.line, `${what} should be a whole number; here stands ${value}.`);
+    if (!Number.isInteger(value))
+      throw new Broken(this.line, `${what} should be a whole number; here stands ${value}.`);
     return value;
   }
 
@@ -86,9 +94,16 @@ function readText(text: string, remarks: string[]): PhotometryReading {
 
 /** The name from keywords, or from the first line of an old file. */
 function nameOf(head: readonly string[]): string {
-  const keyword = (key: string) => head.find((line) => line.trim().toUpperCase().startsWith(`[${key}]`))?.trim().slice(key.length + 2).trim();
+  const keyword = (key: string) =>
+    head
+      .find((line) => line.trim().toUpperCase().startsWith(`[${key}]`))
+      ?.trim()
+      .slice(key.length + 2)
+      .trim();
   const named = [keyword('MANUFAC'), keyword('LUMINAIRE') ?? keyword('LUMCAT')].filter(Boolean).join(', ');
-  return named || keyword('LAMP') || head.find((line) => line.trim() !== '' && !/^IESNA/i.test(line.trim()))?.trim() || '';
+  return (
+    named || keyword('LAMP') || head.find((line) => line.trim() !== '' && !/^IESNA/i.test(line.trim()))?.trim() || ''
+  );
 }
 
 /** Factor of a lamp's own tilt when the fitting hangs level. */
@@ -118,15 +133,25 @@ function aroundVertical(measured: Spread, line: number): Spread {
   const { planes, angles, candela } = measured;
   const first = planes[0]!;
   const last = planes[planes.length - 1]!;
-  if (first === 0 && (last === 0 || last === 90 || last === 180 || last > 180)) return last > 180 && last < 360 ? closed(measured) : measured;
+  if (first === 0 && (last === 0 || last === 90 || last === 180 || last > 180))
+    return last > 180 && last < 360 ? closed(measured) : measured;
   if (first === 90 && last === 270) {
     const row = (plane: number) => candela.slice(plane * angles.length, (plane + 1) * angles.length);
     const whole = planes.map((plane, i) => ({ plane, row: row(i) }));
-    const mirrored = planes.flatMap((plane, i) => (plane > 90 && plane < 270 ? [{ plane: (540 - plane) % 360, row: row(i) }] : []));
+    const mirrored = planes.flatMap((plane, i) =>
+      plane > 90 && plane < 270 ? [{ plane: (540 - plane) % 360, row: row(i) }] : [],
+    );
     const rows = [...whole, ...mirrored].sort((p, q) => p.plane - q.plane);
-    return closed({ planes: rows.map(({ plane }) => plane), angles, candela: rows.flatMap(({ row: values }) => values) });
+    return closed({
+      planes: rows.map(({ plane }) => plane),
+      angles,
+      candela: rows.flatMap(({ row: values }) => values),
+    });
   }
-  throw new Broken(line, `Horizontal angles run from ${first} to ${last}; known are 0 alone, 0 to 90, 0 to 180, 0 to 360 and 90 to 270.`);
+  throw new Broken(
+    line,
+    `Horizontal angles run from ${first} to ${last}; known are 0 alone, 0 to 90, 0 to 180, 0 to 360 and 90 to 270.`,
+  );
 }
 
 /** Ends a circle of planes where it began. */
@@ -142,7 +167,11 @@ const RADIANS = Math.PI / 180;
 /** Types A (3) and B (2): read at each direction round the vertical. Half a range means that the other half is alike. */
 function turnedFromLevel({ planes, angles, candela }: Spread, type: number): Spread {
   const half = (list: readonly number[]) => list[0]! >= 0;
-  const plane = { planes: angles.map((angle) => angle + 90), angles: planes.map((angle) => angle + 90), candela: transposed(candela, planes.length, angles.length) };
+  const plane = {
+    planes: angles.map((angle) => angle + 90),
+    angles: planes.map((angle) => angle + 90),
+    candela: transposed(candela, planes.length, angles.length),
+  };
   const read = (horizontal: number, vertical: number) => {
     const h = half(planes) ? Math.abs(horizontal) : horizontal;
     const v = half(angles) ? Math.abs(vertical) : vertical;
@@ -172,7 +201,13 @@ function transposed(values: readonly number[], rows: number, columns: number): n
 /** Reads between the values of a plain grid. */
 function interpolated({ planes, angles, candela }: Spread, plane: number, angle: number): number {
   const place = (list: readonly number[], value: number) => {
-    const high = Math.min(list.length - 1, Math.max(1, list.findIndex((entry) => entry >= value)));
+    const high = Math.min(
+      list.length - 1,
+      Math.max(
+        1,
+        list.findIndex((entry) => entry >= value),
+      ),
+    );
     const low = list.length === 1 ? 0 : high - 1;
     const share = list.length === 1 ? 0 : (value - list[low]!) / (list[high]! - list[low]!);
     return { low, high: list.length === 1 ? 0 : high, share };
@@ -189,11 +224,25 @@ const plain = (value: number) => String(Number(value.toFixed(4)));
 
 /** Numbers in rows of at most ten, as old readers want them. */
 function rowsOf(values: readonly number[]): string[] {
-  return Array.from({ length: Math.ceil(values.length / 10) }, (_, i) => values.slice(i * 10, i * 10 + 10).map(plain).join(' '));
+  return Array.from({ length: Math.ceil(values.length / 10) }, (_, i) =>
+    values
+      .slice(i * 10, i * 10 + 10)
+      .map(plain)
+      .join(' '),
+  );
 }
 
 /** Writes a distribution as LM-63-2002, type C, metres, absolute intensities. */
-export function writeLm63({ name, lumens, powerW, lengthM, breadthM, planes, angles, candela }: Omit<Photometry, 'id' | 'homeId'>): string {
+export function writeLm63({
+  name,
+  lumens,
+  powerW,
+  lengthM,
+  breadthM,
+  planes,
+  angles,
+  candela,
+}: Omit<Photometry, 'id' | 'homeId'>): string {
   const word = name.replace(/[^\x20-\x7e]/g, '?');
   const lines = [
     'IESNA:LM-63-2002',

@@ -13,10 +13,21 @@ export interface MadeYear {
 const HEADER_LINES = 8;
 
 /** The text of a file: clear days and dull ones by turns. */
-export function madeEpw({ leap, instead = {}, latitude = 56.4, longitude = -2.7, utcOffsetH = 0 }: MadeYear = {}): string {
+export function madeEpw({
+  leap,
+  instead = {},
+  latitude = 56.4,
+  longitude = -2.7,
+  utcOffsetH = 0,
+}: MadeYear = {}): string {
   const lines = [
     `LOCATION,Herring Sound,-,-,invented,000000,${latitude},${longitude},${utcOffsetH},8`,
-    'DESIGN CONDITIONS,0', 'TYPICAL/EXTREME PERIODS,0', 'GROUND TEMPERATURES,0', 'HOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0', 'COMMENTS 1,made up', 'COMMENTS 2,',
+    'DESIGN CONDITIONS,0',
+    'TYPICAL/EXTREME PERIODS,0',
+    'GROUND TEMPERATURES,0',
+    'HOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0',
+    'COMMENTS 1,made up',
+    'COMMENTS 2,',
     'DATA PERIODS,1,1,Data,Sunday, 1/ 1,12/31',
   ];
   const year = leap ? 2024 : 2025;
@@ -30,7 +41,45 @@ export function madeEpw({ leap, instead = {}, latitude = 56.4, longitude = -2.7,
       const dhi = Math.round(sin * (clear ? 90 : 220));
       const dni = clear && sin > 0.03 ? Math.round(800 * (1 - Math.exp(-6 * sin))) : 0;
       const global = Math.round(dhi + dni * sin);
-      lines.push([2001 + (date.getUTCMonth() % 5), date.getUTCMonth() + 1, date.getUTCDate(), hour, 60, '?9', 10, 6, 75, 101300, Math.round(1361 * sin), 1361, 300, global, dni, dhi, 0, 0, 0, 0, 180, 3, 5, 5, 10, 77777, 9, 999999999, 100, 0.1, 0, 88, 0.2, 0, 1].join(','));
+      lines.push(
+        [
+          2001 + (date.getUTCMonth() % 5),
+          date.getUTCMonth() + 1,
+          date.getUTCDate(),
+          hour,
+          60,
+          '?9',
+          10,
+          6,
+          75,
+          101300,
+          Math.round(1361 * sin),
+          1361,
+          300,
+          global,
+          dni,
+          dhi,
+          0,
+          0,
+          0,
+          0,
+          180,
+          3,
+          5,
+          5,
+          10,
+          77777,
+          9,
+          999999999,
+          100,
+          0.1,
+          0,
+          88,
+          0.2,
+          0,
+          1,
+        ].join(','),
+      );
     }
   }
   for (const [line, text] of Object.entries(instead)) lines[Number(line) - 1] = text;

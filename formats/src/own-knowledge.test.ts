@@ -3,17 +3,54 @@ import fc from 'fast-check';
 import { KNOWLEDGE_LIMIT, readKnowledge, writeKnowledgeCsv, writeKnowledgeJson } from './own-knowledge';
 
 const ownTaxa: OwnTaxon[] = [
-  { id: 'own-1', homeId: 'h', name: 'Hoya "Greenhouse, left"', common: ['left hoya', 'aunt’s'], synonyms: [], basedOn: 'hoya-carnosa', key: '=1+1 is not a formula' },
-  { id: 'own-2', homeId: 'h', name: 'Begonia number 7', common: [], synonyms: ['Begonia septem'], basedOn: 'group-begonias', key: '' },
+  {
+    id: 'own-1',
+    homeId: 'h',
+    name: 'Hoya "Greenhouse, left"',
+    common: ['left hoya', 'aunt’s'],
+    synonyms: [],
+    basedOn: 'hoya-carnosa',
+    key: '=1+1 is not a formula',
+  },
+  {
+    id: 'own-2',
+    homeId: 'h',
+    name: 'Begonia number 7',
+    common: [],
+    synonyms: ['Begonia septem'],
+    basedOn: 'group-begonias',
+    key: '',
+  },
 ];
 const corrections: Correction[] = [
-  { id: 'c1', homeId: 'h', taxonId: 'hoya-carnosa', plantId: null, figure: 'light.thrivesFrom', value: 4.5, reason: 'Buds at\nthis, "always"', on: '2026-05-01' },
-  { id: 'c2', homeId: 'h', taxonId: null, plantId: 'p', figure: 'warmth.lowest', value: -3, reason: '-3 once, and it lived', on: '2026-01-20' },
+  {
+    id: 'c1',
+    homeId: 'h',
+    taxonId: 'hoya-carnosa',
+    plantId: null,
+    figure: 'light.thrivesFrom',
+    value: 4.5,
+    reason: 'Buds at\nthis, "always"',
+    on: '2026-05-01',
+  },
+  {
+    id: 'c2',
+    homeId: 'h',
+    taxonId: null,
+    plantId: 'p',
+    figure: 'warmth.lowest',
+    value: -3,
+    reason: '-3 once, and it lived',
+    on: '2026-01-20',
+  },
 ];
 const all = { ownTaxa, corrections };
 
 describe('own knowledge', () => {
-  it.each([['CSV', writeKnowledgeCsv], ['JSON', writeKnowledgeJson]] as const)('comes back whole through %s, commas, quotes, line breaks and all', (_name, write) => {
+  it.each([
+    ['CSV', writeKnowledgeCsv],
+    ['JSON', writeKnowledgeJson],
+  ] as const)('comes back whole through %s, commas, quotes, line breaks and all', (_name, write) => {
     expect(readKnowledge(write(all), 'h')).toMatchObject({ ...all, refusals: [] });
   });
 
@@ -23,7 +60,8 @@ describe('own knowledge', () => {
   });
 
   it('writes no cell that a table program would run', () => {
-    for (const line of writeKnowledgeCsv(all).split('\n').slice(1)) for (const cell of line.split(',')) expect(cell).not.toMatch(/^"?[=+@]/);
+    for (const line of writeKnowledgeCsv(all).split('\n').slice(1))
+      for (const cell of line.split(',')) expect(cell).not.toMatch(/^"?[=+@]/);
   });
 
   it('takes the good lines and refuses each broken one with its line and reason', () => {
@@ -41,7 +79,10 @@ describe('own knowledge', () => {
       'correction,c8,hoya-carnosa,light.scorches,"30,5",Comma,2026-05-01',
     ].join('\n');
     const { corrections: read, refusals } = readKnowledge(csv, 'h');
-    expect(read.map(({ id, value }) => [id, value])).toEqual([['c1', 4.5], ['c8', 30.5]]);
+    expect(read.map(({ id, value }) => [id, value])).toEqual([
+      ['c1', 4.5],
+      ['c8', 30.5],
+    ]);
     expect(refusals.map(({ line }) => line)).toEqual([3, 4, 5, 7, 8, 9, 10]);
     expect(refusals[0]!.reason).toContain('From 0.2 to 40');
     expect(refusals[6]!.reason).toContain('twice');

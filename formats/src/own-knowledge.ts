@@ -24,10 +24,28 @@ export const KNOWLEDGE_FORMAT = 'dulvan-own-knowledge';
 export const KNOWLEDGE_LIMIT = 5_000_000;
 const MOST_ENTRIES = 20_000;
 
-const COLUMNS = ['kind', 'id', 'taxon', 'plant', 'name', 'common', 'synonyms', 'based_on', 'key', 'figure', 'value', 'reason', 'on'] as const;
+const COLUMNS = [
+  'kind',
+  'id',
+  'taxon',
+  'plant',
+  'name',
+  'common',
+  'synonyms',
+  'based_on',
+  'key',
+  'figure',
+  'value',
+  'reason',
+  'on',
+] as const;
 type Row = Partial<Record<(typeof COLUMNS)[number], string>>;
 
-const refused = (line: number, reason: string): KnowledgeReading => ({ ownTaxa: [], corrections: [], refusals: [{ line, reason }] });
+const refused = (line: number, reason: string): KnowledgeReading => ({
+  ownTaxa: [],
+  corrections: [],
+  refusals: [{ line, reason }],
+});
 
 /** A cell that a table program would run as a formula is written as text. */
 const guarded = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
@@ -36,10 +54,29 @@ const unguarded = (text: string) => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) 
 /** Writes own knowledge as CSV: one line an entry, its kind first. */
 export function writeKnowledgeCsv({ ownTaxa, corrections }: OwnKnowledge): string {
   const rows: Row[] = [
-    ...ownTaxa.map(({ id, name, common, synonyms, basedOn, key }): Row => ({ kind: 'own-taxon', id, name, common: common.join('; '), synonyms: synonyms.join('; '), based_on: basedOn, key })),
-    ...corrections.map(({ id, taxonId, plantId, figure, value, reason, on }): Row => ({ kind: 'correction', id, taxon: taxonId ?? '', plant: plantId ?? '', figure, value: String(value), reason, on })),
+    ...ownTaxa.map(({ id, name, common, synonyms, basedOn, key }): Row => ({
+      kind: 'own-taxon',
+      id,
+      name,
+      common: common.join('; '),
+      synonyms: synonyms.join('; '),
+      based_on: basedOn,
+      key,
+    })),
+    ...corrections.map(({ id, taxonId, plantId, figure, value, reason, on }): Row => ({
+      kind: 'correction',
+      id,
+      taxon: taxonId ?? '',
+      plant: plantId ?? '',
+      figure,
+      value: String(value),
+      reason,
+      on,
+    })),
   ];
-  const cells = rows.map((row) => COLUMNS.map((column) => (column === 'value' ? (row[column] ?? '') : guarded(row[column] ?? ''))));
+  const cells = rows.map((row) =>
+    COLUMNS.map((column) => (column === 'value' ? (row[column] ?? '') : guarded(row[column] ?? ''))),
+  );
   return `${Papa.unparse({ fields: [...COLUMNS], data: cells }, { newline: '\n' })}\n`;
 }
 
@@ -89,34 +126,54 @@ function readJson(text: string, homeId: string): KnowledgeReading {
     return refused(1, 'The file is not whole JSON.');
   }
   const list = z.array(z.unknown()).max(MOST_ENTRIES);
-  const file = z.object({ format: z.literal(KNOWLEDGE_FORMAT), version: z.literal(1), ownTaxa: list, corrections: list }).safeParse(raw);
-  if (!file.success) return refused(1, `Not a file of own knowledge: it should open with "format": "${KNOWLEDGE_FORMAT}", "version": 1 and hold the lists ownTaxa and corrections.`);
+  const file = z
+    .object({ format: z.literal(KNOWLEDGE_FORMAT), version: z.literal(1), ownTaxa: list, corrections: list })
+    .safeParse(raw);
+  if (!file.success)
+    return refused(
+      1,
+      `Not a file of own knowledge: it should open with "format": "${KNOWLEDGE_FORMAT}", "version": 1 and hold the lists ownTaxa and corrections.`,
+    );
   const reading = new Reading();
   const atHome = (entry: unknown) => (typeof entry === 'object' && entry !== null ? { ...entry, homeId } : entry);
   file.data.ownTaxa.forEach((entry, i) => reading.take(i + 1, 'own-taxon', atHome(entry)));
-  file.data.corrections.forEach((entry, i) => reading.take(file.data.ownTaxa.length + i + 1, 'correction', atHome(entry)));
+  file.data.corrections.forEach((entry, i) =>
+    reading.take(file.data.ownTaxa.length + i + 1, 'correction', atHome(entry)),
+  );
   return reading;
 }
 
-const names = (text: string | undefined) => (text ?? '').split(';').map((name) => name.trim()).filter(Boolean);
+const names = (text: string | undefined) =>
+  (text ?? '')
+    .split(';')
+    .map((name) => name.trim())
+    .filter(Boolean);
 
 function readCsv(text: string, homeId: string): KnowledgeReading {
   const parsed = Papa.parse<string[]>(text, { skipEmptyLines: false });
   const [head = [], ...lines] = parsed.data;
   const columns = head.map((name) => name.trim().toLowerCase());
   const lacking = ['kind', 'id'].filter((column) => !columns.includes(column));
-  if (lacking.length > 0) return refused(1, `The first line must name the columns; ${lacking.join(' and ')} ${lacking.length > 1 ? 'are' : 'is'} missing. All of them: ${COLUMNS.join(', ')}.`);
+  if (lacking.length > 0)
+    return refused(
+      1,
+      `The first line must name the columns; ${lacking.join(' and ')} ${lacking.length > 1 ? 'are' : 'is'} missing. All of them: ${COLUMNS.join(', ')}.`,
+    );
   const stray = columns.find((column) => !(COLUMNS as readonly string[]).includes(column));
-  if (stray !== undefined) return refused(1, `The column “${stray.slice(0, 40)}” is not known. All that are: ${COLUMNS.join(', ')}.`);
+  if (stray !== undefined)
+    return refused(1, `The column “${stray.slice(0, 40)}” is not known. All that are: ${COLUMNS.join(', ')}.`);
   if (lines.length > MOST_ENTRIES) return refused(MOST_ENTRIES + 1, `More than ${MOST_ENTRIES} lines.`);
-  const broken = new Map(parsed.errors.filter((error) => error.type === 'Quotes').map((error) => [error.row ?? 0, error.message]));
+  const broken = new Map(
+    parsed.errors.filter((error) => error.type === 'Quotes').map((error) => [error.row ?? 0, error.message]),
+  );
   const reading = new Reading();
   lines.forEach((cells, i) => {
     const line = i + 2;
     const quote = broken.get(i + 1);
     if (quote) return reading.refuse(line, `${quote}.`);
     if (cells.every((cell) => cell.trim() === '')) return undefined;
-    if (cells.length > columns.length) return reading.refuse(line, `${cells.length} cells where ${columns.length} columns are named.`);
+    if (cells.length > columns.length)
+      return reading.refuse(line, `${cells.length} cells where ${columns.length} columns are named.`);
     const row: Row = Object.fromEntries(columns.map((column, at) => [column, unguarded((cells[at] ?? '').trim())]));
     return takeRow(reading, line, row, homeId);
   });
@@ -125,10 +182,27 @@ function readCsv(text: string, homeId: string): KnowledgeReading {
 
 function takeRow(reading: Reading, line: number, row: Row, homeId: string): void {
   if (row.kind === 'own-taxon') {
-    reading.take(line, 'own-taxon', { id: row.id, homeId, name: row.name ?? '', common: names(row.common), synonyms: names(row.synonyms), basedOn: row.based_on ?? '', key: row.key ?? '' });
+    reading.take(line, 'own-taxon', {
+      id: row.id,
+      homeId,
+      name: row.name ?? '',
+      common: names(row.common),
+      synonyms: names(row.synonyms),
+      basedOn: row.based_on ?? '',
+      key: row.key ?? '',
+    });
   } else if (row.kind === 'correction') {
     const value = /^-?\d+([.,]\d+)?$/.test(row.value ?? '') ? Number(row.value!.replace(',', '.')) : NaN;
-    reading.take(line, 'correction', { id: row.id, homeId, taxonId: row.taxon || null, plantId: row.plant || null, figure: row.figure, value, reason: row.reason ?? '', on: row.on ?? '' });
+    reading.take(line, 'correction', {
+      id: row.id,
+      homeId,
+      taxonId: row.taxon || null,
+      plantId: row.plant || null,
+      figure: row.figure,
+      value,
+      reason: row.reason ?? '',
+      on: row.on ?? '',
+    });
   } else {
     reading.refuse(line, `kind: “${(row.kind ?? '').slice(0, 40)}” is neither own-taxon nor correction.`);
   }

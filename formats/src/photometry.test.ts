@@ -28,8 +28,27 @@ interface Ies {
   readonly row?: (plane: number) => readonly number[];
 }
 
-function ies({ head = ['IESNA:LM-63-2002', '[TEST] 1', '[MANUFAC] Own workshop', '[LUMINAIRE] Shelf bar'], tilt = ['TILT=NONE'], planes = [0], angles = ANGLES, type = 1, units = 2, lumens = 1000, multiplier = 1, ballast = '1 1 20', row = () => lambert(300) }: Ies = {}): string {
-  return [...head, ...tilt, `1 ${lumens} ${multiplier} ${angles.length} ${planes.length} ${type} ${units} 0.1 0.6 0`, ballast, angles.join(' '), planes.join(' '), ...planes.map((plane) => row(plane).join(' '))].join('\n');
+function ies({
+  head = ['IESNA:LM-63-2002', '[TEST] 1', '[MANUFAC] Own workshop', '[LUMINAIRE] Shelf bar'],
+  tilt = ['TILT=NONE'],
+  planes = [0],
+  angles = ANGLES,
+  type = 1,
+  units = 2,
+  lumens = 1000,
+  multiplier = 1,
+  ballast = '1 1 20',
+  row = () => lambert(300),
+}: Ies = {}): string {
+  return [
+    ...head,
+    ...tilt,
+    `1 ${lumens} ${multiplier} ${angles.length} ${planes.length} ${type} ${units} 0.1 0.6 0`,
+    ballast,
+    angles.join(' '),
+    planes.join(' '),
+    ...planes.map((plane) => row(plane).join(' ')),
+  ].join('\n');
 }
 
 describe('LM-63', () => {
@@ -39,12 +58,22 @@ describe('LM-63', () => {
     ['1991', ['IESNA91', '[LUMINAIRE] Bar']],
     ['1986, without a first line or keywords', ['Bar']],
   ])('of %s is read', (_year, head) => {
-    expect(value(readLm63(ies({ head })))).toMatchObject({ name: 'Bar', lumens: 1000, powerW: 20, lengthM: 0.6, breadthM: 0.1, planes: [0], angles: ANGLES });
+    expect(value(readLm63(ies({ head })))).toMatchObject({
+      name: 'Bar',
+      lumens: 1000,
+      powerW: 20,
+      lengthM: 0.6,
+      breadthM: 0.1,
+      planes: [0],
+      angles: ANGLES,
+    });
   });
 
   it('counts in multiplier, ballast factors and tilt', () => {
     const plain = value(readLm63(ies())).candela;
-    const factored = value(readLm63(ies({ multiplier: 2, ballast: '0.9 0.5 20', tilt: ['TILT=INCLUDE', '1', '3', '0 45 90', '0.8 0.9 1'] }))).candela;
+    const factored = value(
+      readLm63(ies({ multiplier: 2, ballast: '0.9 0.5 20', tilt: ['TILT=INCLUDE', '1', '3', '0 45 90', '0.8 0.9 1'] })),
+    ).candela;
     factored.forEach((candela, i) => expect(candela).toBeCloseTo(plain[i]! * 2 * 0.9 * 0.5 * 0.8, 6));
   });
 
@@ -61,7 +90,8 @@ describe('LM-63', () => {
   });
 
   it('of each symmetry says the same of each direction', () => {
-    const oval = (plane: number) => lambert(300).map((candela) => candela * (1 + 0.5 * Math.cos((2 * plane * Math.PI) / 180)));
+    const oval = (plane: number) =>
+      lambert(300).map((candela) => candela * (1 + 0.5 * Math.cos((2 * plane * Math.PI) / 180)));
     const quarter = value(readLm63(ies({ planes: [0, 30, 60, 90], row: oval })));
     const half = value(readLm63(ies({ planes: [0, 30, 60, 90, 120, 150, 180], row: oval })));
     const whole = value(readLm63(ies({ planes: Array.from({ length: 13 }, (_, i) => i * 30), row: oval })));
@@ -79,7 +109,16 @@ describe('LM-63', () => {
     for (const type of [2, 3]) {
       const even = value(readLm63(ies({ type, angles: level, planes: level, row: () => level.map(() => 100) })));
       expect(candelaAt(even, 40, 50)).toBeCloseTo(100, 6);
-      const halves = value(readLm63(ies({ type, angles: [0, 30, 60, 90], planes: [0, 30, 60, 90], row: (plane) => [400, 300, 200, 100].map((candela) => candela - plane) })));
+      const halves = value(
+        readLm63(
+          ies({
+            type,
+            angles: [0, 30, 60, 90],
+            planes: [0, 30, 60, 90],
+            row: (plane) => [400, 300, 200, 100].map((candela) => candela - plane),
+          }),
+        ),
+      );
       expect(candelaAt(halves, 0, 30)).toBeCloseTo(candelaAt(halves, 180, 30), 6);
       expect(candelaAt(halves, 90, 30)).toBeCloseTo(candelaAt(halves, 270, 30), 6);
       expect(candelaAt(halves, 0, 0)).toBeCloseTo(400, 6);
@@ -88,7 +127,11 @@ describe('LM-63', () => {
 
   it.each([
     ['no TILT line', 'hello\nworld', '1: No line TILT='],
-    ['a word among the numbers', ies().replace('0.1 0.6 0', '0.1 wide 0'), '6: a size of the opening should be a number'],
+    [
+      'a word among the numbers',
+      ies().replace('0.1 0.6 0', '0.1 wide 0'),
+      '6: a size of the opening should be a number',
+    ],
     ['angles that fall', ies({ angles: [0, 30, 20, 45, 60, 75, 90] }), '8: Vertical angles must rise'],
     ['an odd stretch of planes', ies({ planes: [0, 30] }), 'Horizontal angles run from 0 to 30'],
     ['an end too soon', ies().split('\n').slice(0, -1).join('\n'), 'ends before an intensity'],
@@ -107,10 +150,50 @@ interface Ldt {
   readonly row?: (plane: number) => readonly number[];
 }
 
-function ldt({ symmetry = 1, planes = [0], stored = [0], lumens = '2000', row = () => lambert(300) }: Ldt = {}): string {
+function ldt({
+  symmetry = 1,
+  planes = [0],
+  stored = [0],
+  lumens = '2000',
+  row = () => lambert(300),
+}: Ldt = {}): string {
   return [
-    'Own workshop', '2', String(symmetry), String(planes.length), '30', String(ANGLES.length), '15', '', 'Bench panel', '', '', '', '1000', '300', '40', '900', '250', '0', '0', '0', '0', '100', '100', '1', '0',
-    '1', '1', 'LED', lumens, '4000', '80', '25', ...Array<string>(10).fill('0.5'), ...planes.map(String), ...ANGLES.map(String), ...stored.flatMap((plane) => row(plane).map(String)),
+    'Own workshop',
+    '2',
+    String(symmetry),
+    String(planes.length),
+    '30',
+    String(ANGLES.length),
+    '15',
+    '',
+    'Bench panel',
+    '',
+    '',
+    '',
+    '1000',
+    '300',
+    '40',
+    '900',
+    '250',
+    '0',
+    '0',
+    '0',
+    '0',
+    '100',
+    '100',
+    '1',
+    '0',
+    '1',
+    '1',
+    'LED',
+    lumens,
+    '4000',
+    '80',
+    '25',
+    ...Array<string>(10).fill('0.5'),
+    ...planes.map(String),
+    ...ANGLES.map(String),
+    ...stored.flatMap((plane) => row(plane).map(String)),
   ].join('\r\n');
 }
 
@@ -119,12 +202,20 @@ const CIRCLE = Array.from({ length: 12 }, (_, i) => i * 30);
 describe('EULUMDAT', () => {
   it('is read with its lamp, sizes and intensities for each thousand lumens', () => {
     const read = value(readEulumdat(ldt()));
-    expect(read).toMatchObject({ name: 'Own workshop, Bench panel', lumens: 2000, powerW: 25, lengthM: 0.9, breadthM: 0.25, planes: [0] });
+    expect(read).toMatchObject({
+      name: 'Own workshop, Bench panel',
+      lumens: 2000,
+      powerW: 25,
+      lengthM: 0.9,
+      breadthM: 0.25,
+      planes: [0],
+    });
     expect(read.candela[0]).toBeCloseTo(600, 6);
   });
 
   it('of each symmetry says the same of each direction, its planes counted from the length', () => {
-    const oval = (plane: number) => lambert(300).map((candela) => candela * (1 + 0.5 * Math.cos((2 * plane * Math.PI) / 180)));
+    const oval = (plane: number) =>
+      lambert(300).map((candela) => candela * (1 + 0.5 * Math.cos((2 * plane * Math.PI) / 180)));
     const whole = value(readEulumdat(ldt({ symmetry: 0, planes: CIRCLE, stored: CIRCLE, row: oval })));
     const others = [
       ldt({ symmetry: 2, planes: CIRCLE, stored: CIRCLE.slice(0, 7), row: oval }),
@@ -132,7 +223,8 @@ describe('EULUMDAT', () => {
       ldt({ symmetry: 4, planes: CIRCLE, stored: CIRCLE.slice(0, 4), row: oval }),
     ].map((text) => value(readEulumdat(text)));
     for (const plane of [0, 45, 90, 130, 200, 275, 359]) {
-      for (const angle of [5, 40, 85]) for (const read of others) expect(candelaAt(read, plane, angle)).toBeCloseTo(candelaAt(whole, plane, angle), 6);
+      for (const angle of [5, 40, 85])
+        for (const read of others) expect(candelaAt(read, plane, angle)).toBeCloseTo(candelaAt(whole, plane, angle), 6);
     }
     // Brightest across the lamp in the file (its plane 0): a quarter turn from the length here.
     expect(candelaAt(whole, 90, 30)).toBeGreaterThan(candelaAt(whole, 0, 30));
@@ -151,16 +243,36 @@ describe('EULUMDAT', () => {
 });
 
 describe('a lamp written and read again', () => {
-  const angle = fc.integer({ min: 3, max: 9 }).map((count) => Array.from({ length: count }, (_, i) => Number(((i * 90) / (count - 1)).toFixed(2))));
+  const angle = fc
+    .integer({ min: 3, max: 9 })
+    .map((count) => Array.from({ length: count }, (_, i) => Number(((i * 90) / (count - 1)).toFixed(2))));
   const lamp = fc
-    .record({ angles: angle, planes: fc.constantFrom([0], [0, 45, 90], [0, 60, 120, 180], [0, 90, 180, 270, 360]), lumens: fc.integer({ min: 50, max: 9000 }), powerW: fc.integer({ min: 1, max: 300 }) })
-    .chain((head) => fc.array(fc.integer({ min: 1, max: 900 }), { minLength: head.angles.length * head.planes.length, maxLength: head.angles.length * head.planes.length }).map((candela) => ({ ...head, name: 'Made up', lengthM: 0.6, breadthM: 0.1, candela })));
+    .record({
+      angles: angle,
+      planes: fc.constantFrom([0], [0, 45, 90], [0, 60, 120, 180], [0, 90, 180, 270, 360]),
+      lumens: fc.integer({ min: 50, max: 9000 }),
+      powerW: fc.integer({ min: 1, max: 300 }),
+    })
+    .chain((head) =>
+      fc
+        .array(fc.integer({ min: 1, max: 900 }), {
+          minLength: head.angles.length * head.planes.length,
+          maxLength: head.angles.length * head.planes.length,
+        })
+        .map((candela) => ({ ...head, name: 'Made up', lengthM: 0.6, breadthM: 0.1, candela })),
+    );
 
   it('is the same through LM-63', () => {
     fc.assert(
       fc.property(lamp, (given) => {
         const read = value(readLm63(writeLm63(given)));
-        expect(read).toMatchObject({ planes: given.planes, angles: given.angles, candela: given.candela, lumens: given.lumens, powerW: given.powerW });
+        expect(read).toMatchObject({
+          planes: given.planes,
+          angles: given.angles,
+          candela: given.candela,
+          lumens: given.lumens,
+          powerW: given.powerW,
+        });
         expect(photometrySchema.safeParse({ id: 'x', homeId: 'h', ...read }).success).toBe(true);
       }),
       { numRuns: 40 },
@@ -170,10 +282,19 @@ describe('a lamp written and read again', () => {
   it('shines the same way through EULUMDAT, where its planes are written', () => {
     fc.assert(
       fc.property(lamp, (given) => {
-        const closed = { ...given, candela: given.planes.length === 5 ? [...given.candela.slice(0, -given.angles.length), ...given.candela.slice(0, given.angles.length)] : given.candela };
+        const closed = {
+          ...given,
+          candela:
+            given.planes.length === 5
+              ? [...given.candela.slice(0, -given.angles.length), ...given.candela.slice(0, given.angles.length)]
+              : given.candela,
+        };
         const read = value(readEulumdat(writeEulumdat(closed)));
         for (const plane of [0, 90, 180, 270]) {
-          for (const at of given.angles) expect(Math.abs(candelaAt(read, plane, at) - candelaAt(closed, plane, at))).toBeLessThan(0.02 + given.lumens / 1e5);
+          for (const at of given.angles)
+            expect(Math.abs(candelaAt(read, plane, at) - candelaAt(closed, plane, at))).toBeLessThan(
+              0.02 + given.lumens / 1e5,
+            );
         }
         expect(fluxOf(read)).toBeGreaterThan(0);
       }),
@@ -186,16 +307,29 @@ describe('junk', () => {
   it('never throws and is never read in part', () => {
     const whole = [ies({ planes: [0, 45, 90] }), ldt({ symmetry: 4, planes: CIRCLE, stored: CIRCLE.slice(0, 4) })];
     fc.assert(
-      fc.property(fc.constantFrom(...whole), fc.nat(400), fc.string({ maxLength: 12 }), fc.constantFrom(0, 1, 30), (text, at, junk, gone) => {
-        const changed = text.slice(0, at) + junk + text.slice(at + gone);
-        for (const read of [readLm63(changed), readEulumdat(changed)]) {
-          if (read.ok) expect(photometrySchema.safeParse({ id: 'x', homeId: 'h', ...read.value }).error?.issues ?? []).toEqual([]);
-          else expect(read.message.length).toBeGreaterThan(5);
-        }
-      }),
+      fc.property(
+        fc.constantFrom(...whole),
+        fc.nat(400),
+        fc.string({ maxLength: 12 }),
+        fc.constantFrom(0, 1, 30),
+        (text, at, junk, gone) => {
+          const changed = text.slice(0, at) + junk + text.slice(at + gone);
+          for (const read of [readLm63(changed), readEulumdat(changed)]) {
+            if (read.ok)
+              expect(photometrySchema.safeParse({ id: 'x', homeId: 'h', ...read.value }).error?.issues ?? []).toEqual(
+                [],
+              );
+            else expect(read.message.length).toBeGreaterThan(5);
+          }
+        },
+      ),
       { numRuns: 400 },
     );
-    fc.assert(fc.property(fc.string({ maxLength: 300 }), (text) => expect(readLm63(text).ok || readEulumdat(text).ok).toBe(false)));
+    fc.assert(
+      fc.property(fc.string({ maxLength: 300 }), (text) =>
+        expect(readLm63(text).ok || readEulumdat(text).ok).toBe(false),
+      ),
+    );
   });
 
   it('beyond the limit is refused', () => {

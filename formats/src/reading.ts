@@ -19,7 +19,12 @@ export class Broken extends Error {
 
 /** Runs a reader; what it refuses becomes a value, so that nothing is ever read in part. */
 export function reading<T>(text: string, read: (text: string, remarks: string[]) => T): FileReading<T> {
-  if (text.length > FILE_LIMIT) return { ok: false, line: 1, message: `The file is larger than ${FILE_LIMIT / 1_000_000} MB; no such file is. Nothing was read.` };
+  if (text.length > FILE_LIMIT)
+    return {
+      ok: false,
+      line: 1,
+      message: `The file is larger than ${FILE_LIMIT / 1_000_000} MB; no such file is. Nothing was read.`,
+    };
   const remarks: string[] = [];
   try {
     return { ok: true, value: read(text.replace(/^\uFEFF/, ''), remarks), remarks };
@@ -30,4 +35,5 @@ export function reading<T>(text: string, read: (text: string, remarks: string[])
 }
 
 /** A piece of a file quoted in a message: short, and without what a terminal or a page would take amiss. */
-export const quoted = (text: string) => `“${text.slice(0, 30).replace(/[^\x20-\x7e\u00a0-\uffff]/g, '·')}${text.length > 30 ? '…' : ''}”`;
+export const quoted = (text: string) =>
+  `“${text.slice(0, 30).replace(/[^\x20-\x7e\u00a0-\uffff]/g, '·')}${text.length > 30 ? '…' : ''}”`;

@@ -1,5 +1,12 @@
 /** The API: checks what comes in against the contract, asks the store, answers in the contract's shapes. */
-import { BUNDLE_FORMAT, BUNDLE_VERSION, endpoints, refusalSchema, type EndpointName, type Refusal } from '@dulvan/contract';
+import {
+  BUNDLE_FORMAT,
+  BUNDLE_VERSION,
+  endpoints,
+  refusalSchema,
+  type EndpointName,
+  type Refusal,
+} from '@dulvan/contract';
 import { BUNDLE_LIMIT, readBundle, writeBundle } from '@dulvan/formats';
 import { OpenAPIHono, createRoute } from '@hono/zod-openapi';
 import type { Context, ErrorHandler } from 'hono';
@@ -44,7 +51,10 @@ const onError: ErrorHandler = (error, c) => {
   if (error instanceof HTTPException) return c.json(refusalOf(`${error.message}.`), error.status);
   const errorId = randomUUID().slice(0, 8);
   console.error(`[${errorId}] ${c.req.method} ${c.req.path}`, error);
-  return c.json({ ...refusalOf(`Something failed here, and nothing was stored. The log calls it ${errorId}.`), errorId }, 500);
+  return c.json(
+    { ...refusalOf(`Something failed here, and nothing was stored. The log calls it ${errorId}.`), errorId },
+    500,
+  );
 };
 
 /** Builds the API on a store. */
@@ -76,7 +86,12 @@ export function apiOn(store: Store): OpenAPIHono {
   on('wipe', async (c) => c.json(await store.wipe(c.req.param('homeId')!)));
   on('journal', async (c) => {
     const { plantId, limit } = c.req.valid('query') as { plantId?: string; limit?: string };
-    return c.json(await store.journal(c.req.param('homeId')!, { ...(plantId ? { plantId } : {}), limit: Number(limit ?? JOURNAL_LIMIT) }));
+    return c.json(
+      await store.journal(c.req.param('homeId')!, {
+        ...(plantId ? { plantId } : {}),
+        limit: Number(limit ?? JOURNAL_LIMIT),
+      }),
+    );
   });
   on('undo', async (c) => c.json(await store.undo(c.req.param('homeId')!, c.req.param('entryId')!)));
   on('addNote', async (c) => {
@@ -84,7 +99,12 @@ export function apiOn(store: Store): OpenAPIHono {
     return c.json(await store.addNote(c.req.param('homeId')!, plantId, text));
   });
   on('exportBundle', async (c) => {
-    const bundle = { format: BUNDLE_FORMAT, version: BUNDLE_VERSION, exportedAt: new Date().toISOString(), ...(await store.exportAll()) } as const;
+    const bundle = {
+      format: BUNDLE_FORMAT,
+      version: BUNDLE_VERSION,
+      exportedAt: new Date().toISOString(),
+      ...(await store.exportAll()),
+    } as const;
     c.header('Content-Disposition', `attachment; filename="dulvan-${bundle.exportedAt.slice(0, 10)}.json"`);
     return c.body(writeBundle(bundle), 200, { 'Content-Type': 'application/json' });
   });

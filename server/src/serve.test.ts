@@ -8,7 +8,13 @@ let folder: string;
 let running: Running | null = null;
 
 const options = (given: Partial<ServeOptions> = {}): ServeOptions => ({
-  host: '127.0.0.1', port: 0, file: path.join(folder, 'data/home.sqlite'), seed: 'demo', state: 'keep', app: null, ...given,
+  host: '127.0.0.1',
+  port: 0,
+  file: path.join(folder, 'data/home.sqlite'),
+  seed: 'demo',
+  state: 'keep',
+  app: null,
+  ...given,
 });
 
 async function restart(given: Partial<ServeOptions> = {}): Promise<Running> {
@@ -17,7 +23,8 @@ async function restart(given: Partial<ServeOptions> = {}): Promise<Running> {
   return running;
 }
 
-const homes = async (at: Running) => ((await (await fetch(`${at.url}/api/homes`)).json()) as { id: string }[]).map((home) => home.id);
+const homes = async (at: Running) =>
+  ((await (await fetch(`${at.url}/api/homes`)).json()) as { id: string }[]).map((home) => home.id);
 
 beforeEach(() => {
   folder = mkdtempSync(path.join(tmpdir(), 'dulvan-serve-'));
@@ -84,6 +91,7 @@ describe('the built app', () => {
     writeFileSync(path.join(app, 'index.html'), '<!doctype html><title>Dulvan</title>');
     writeFileSync(path.join(folder, 'secret.txt'), 'secret');
     const { url } = await restart({ app });
-    for (const address of ['/../secret.txt', '/%2e%2e/secret.txt', '/..%2fsecret.txt']) expect(await (await fetch(url + address)).text()).not.toContain('secret');
+    for (const address of ['/../secret.txt', '/%2e%2e/secret.txt', '/..%2fsecret.txt'])
+      expect(await (await fetch(url + address)).text()).not.toContain('secret');
   });
 });

@@ -39,7 +39,9 @@ export async function startServer({ host, port, file, seed, state, app }: ServeO
   const server = await listen(api.fetch, host, port).catch((error: NodeJS.ErrnoException) => {
     close();
     throw error.code === 'EADDRINUSE'
-      ? new Error(`Port ${port} on ${host} is taken: something else is listening there. Stop it, or choose another port: PORT=${port + 1} npm run demo`)
+      ? new Error(
+          `Port ${port} on ${host} is taken: something else is listening there. Stop it, or choose another port: PORT=${port + 1} npm run demo`,
+        )
       : error;
   });
   const address = server.address();

@@ -45,25 +45,60 @@ export function CatalogueScreen({ chosenId }: { readonly chosenId?: string }) {
       ListHeaderComponent={
         <View style={{ gap: SPACE.s, paddingBottom: SPACE.s }}>
           <Title>Catalogue</Title>
-          <Field label="Any name" value={text} onValue={(value) => set('text', value)} help="Latin, common or old, spelt as you can." />
+          <Field
+            label="Any name"
+            value={text}
+            onValue={(value) => set('text', value)}
+            help="Latin, common or old, spelt as you can."
+          />
           <Row gap={SPACE.m}>
             <TextLink href="/catalogue/no-label">It has no label</TextLink>
             <TextLink href="/catalogue/knowledge">My own knowledge</TextLink>
           </Row>
-          <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', flexWrap: 'wrap', gap: SPACE.s }}>
+          <View
+            style={{
+              flexDirection: 'row',
+              justifyContent: 'space-between',
+              alignItems: 'center',
+              flexWrap: 'wrap',
+              gap: SPACE.s,
+            }}
+          >
             <Small testID="taxon-count">{`${rows.length} of ${taxa.length} taxa`}</Small>
             <Row>
               {filtered ? <Button onPress={() => (text ? put(DRAFT, { text }) : drop(DRAFT))}>Clear</Button> : null}
-              <Button onPress={() => setFilters(filters === 'shown' ? 'hidden' : 'shown')}>{filters === 'shown' ? 'Hide needs' : 'Choose by need'}</Button>
+              <Button onPress={() => setFilters(filters === 'shown' ? 'hidden' : 'shown')}>
+                {filters === 'shown' ? 'Hide needs' : 'Choose by need'}
+              </Button>
             </Row>
           </View>
           {filters === 'shown' ? (
             <View style={{ gap: SPACE.s }}>
               <Strong>Thrives where it gets</Strong>
-              <Choices label="Light on offer" choices={LIGHT_OFFERS} value={draft.light ?? 'any'} onValue={(value) => set('light', value)} />
-              <Choices label="Humidity on offer" choices={HUMIDITY_OFFERS} value={draft.humidity ?? 'any'} onValue={(value) => set('humidity', value)} />
-              <Choices label="Coldest night" choices={NIGHT_OFFERS} value={draft.night ?? 'any'} onValue={(value) => set('night', value)} />
-              <Choices label="Full-grown height" choices={HEIGHT_OFFERS} value={draft.height ?? 'any'} onValue={(value) => set('height', value)} />
+              <Choices
+                label="Light on offer"
+                choices={LIGHT_OFFERS}
+                value={draft.light ?? 'any'}
+                onValue={(value) => set('light', value)}
+              />
+              <Choices
+                label="Humidity on offer"
+                choices={HUMIDITY_OFFERS}
+                value={draft.humidity ?? 'any'}
+                onValue={(value) => set('humidity', value)}
+              />
+              <Choices
+                label="Coldest night"
+                choices={NIGHT_OFFERS}
+                value={draft.night ?? 'any'}
+                onValue={(value) => set('night', value)}
+              />
+              <Choices
+                label="Full-grown height"
+                choices={HEIGHT_OFFERS}
+                value={draft.height ?? 'any'}
+                onValue={(value) => set('height', value)}
+              />
               <Strong>No harm known to</Strong>
               <ManyChoices
                 label="No harm known to"
@@ -72,12 +107,26 @@ export function CatalogueScreen({ chosenId }: { readonly chosenId?: string }) {
                 onChosen={(chosen) => set('harmless', chosen.join(','))}
               />
               <Strong>Group</Strong>
-              <Choices label="Group" choices={[{ value: 'any', word: 'All groups' }, ...groups.map(({ id, name }) => ({ value: id, word: name }))]} value={draft.group ?? 'any'} onValue={(value) => set('group', value)} />
+              <Choices
+                label="Group"
+                choices={[
+                  { value: 'any', word: 'All groups' },
+                  ...groups.map(({ id, name }) => ({ value: id, word: name })),
+                ]}
+                value={draft.group ?? 'any'}
+                onValue={(value) => set('group', value)}
+              />
             </View>
           ) : null}
         </View>
       }
-      ListEmptyComponent={<Body>{text.trim() ? `Nothing comes near “${text.slice(0, 60)}”${filtered ? ' with these needs' : ''}. Try another name, or go by what you see: “It has no label”.` : 'No taxon needs just this. Widen one of the needs.'}</Body>}
+      ListEmptyComponent={
+        <Body>
+          {text.trim()
+            ? `Nothing comes near “${text.slice(0, 60)}”${filtered ? ' with these needs' : ''}. Try another name, or go by what you see: “It has no label”.`
+            : 'No taxon needs just this. Widen one of the needs.'}
+        </Body>
+      }
       renderItem={({ item }) => <TaxonRow taxon={item} current={item.id === chosenId} />}
     />
   );
@@ -94,7 +143,11 @@ function harmWord({ hazard }: Taxon): string {
 function TaxonRow({ taxon, current }: { readonly taxon: Taxon; readonly current: boolean }) {
   const harm = harmWord(taxon);
   return (
-    <RowLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }} label={`${taxon.common[0]}, ${taxon.name}`} current={current}>
+    <RowLink
+      href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}
+      label={`${taxon.common[0]}, ${taxon.name}`}
+      current={current}
+    >
       <View style={{ flex: 1 }}>
         <Body>{commonName(taxon)}</Body>
         <Small>{taxon.name}</Small>

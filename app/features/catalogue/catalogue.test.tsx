@@ -16,7 +16,16 @@ import { NoLabelScreen } from './no-label-screen';
 import { OwnTaxonScreen } from './own-taxon';
 import { TaxonScreen } from './taxon-screen';
 
-const correction = { id: 'k', homeId: 'h', taxonId: 'aloe-vera', plantId: null, figure: 'light.thrivesFrom' as const, value: 9, reason: 'Leans below this', on: '2026-02-01' };
+const correction = {
+  id: 'k',
+  homeId: 'h',
+  taxonId: 'aloe-vera',
+  plantId: null,
+  figure: 'light.thrivesFrom' as const,
+  value: 9,
+  reason: 'Leans below this',
+  on: '2026-02-01',
+};
 const own = { id: 'own-1', homeId: 'h', name: 'Aloe of mine', common: [], synonyms: [], basedOn: 'aloe-vera', key: '' };
 
 beforeEach(() => {
@@ -98,7 +107,16 @@ describe('a taxon’s sheet', () => {
     fireEvent.changeText(screen.getByLabelText('Why'), 'Leans below this');
     fireEvent.press(screen.getByLabelText('Keep this figure'));
     await settled();
-    expect(caught[0]!.changes[0]).toMatchObject({ list: 'corrections', after: { taxonId: 'aloe-vera', plantId: null, figure: 'light.thrivesFrom', value: 9.5, reason: 'Leans below this' } });
+    expect(caught[0]!.changes[0]).toMatchObject({
+      list: 'corrections',
+      after: {
+        taxonId: 'aloe-vera',
+        plantId: null,
+        figure: 'light.thrivesFrom',
+        value: 9.5,
+        reason: 'Leans below this',
+      },
+    });
     expect(screen.getByText(/^yours; before/)).toBeTruthy();
   });
 
@@ -120,9 +138,17 @@ describe('a taxon’s sheet', () => {
 describe('the figures of one plant', () => {
   it('say whose correction they follow: the taxon’s, or the plant’s own over it', async () => {
     const plant = shownHome.plants.find(({ taxonId }) => taxonId === 'aloe-vera')!;
-    const facts = { ...shownHome, corrections: [correction, { ...correction, id: 'k2', taxonId: null, plantId: plant.id, figure: 'light.survives' as const, value: 3 }] };
+    const facts = {
+      ...shownHome,
+      corrections: [
+        correction,
+        { ...correction, id: 'k2', taxonId: null, plantId: plant.id, figure: 'light.survives' as const, value: 3 },
+      ],
+    };
     showHome(facts);
-    await open(<FiguresTable known={knownPlant(facts, plant, knowledge)!} taxonId={null} plantId={plant.id} name="Aloe" />);
+    await open(
+      <FiguresTable known={knownPlant(facts, plant, knowledge)!} taxonId={null} plantId={plant.id} name="Aloe" />,
+    );
     expect(screen.getByText(/^yours for the whole taxon; before/)).toBeTruthy();
     expect(screen.getByText(/^yours; before/)).toBeTruthy();
     expect(screen.getByLabelText('Withdraw the correction of Light: survives from')).toBeTruthy();
@@ -171,11 +197,18 @@ describe('own taxa', () => {
     fireEvent.press(screen.getByLabelText('Leaf succulents'));
     fireEvent.press(screen.getByLabelText('Add this taxon'));
     await settled();
-    expect(caught[0]!.changes[0]).toMatchObject({ list: 'ownTaxa', after: { name: 'Aloe of mine', basedOn: 'group-succulents' } });
+    expect(caught[0]!.changes[0]).toMatchObject({
+      list: 'ownTaxa',
+      after: { name: 'Aloe of mine', basedOn: 'group-succulents' },
+    });
   });
 
   it('cannot be taken out while a plant is named by it', async () => {
-    showHome({ ...shownHome, ownTaxa: [own], plants: shownHome.plants.map((plant) => ({ ...plant, taxonId: 'own-1' })) });
+    showHome({
+      ...shownHome,
+      ownTaxa: [own],
+      plants: shownHome.plants.map((plant) => ({ ...plant, taxonId: 'own-1' })),
+    });
     await open(<TaxonScreen taxonId="own-1" />);
     expect(screen.getByText(/cannot be taken out while 2 plants/)).toBeTruthy();
     expect(screen.queryByLabelText('Take out')).toBeNull();

@@ -29,7 +29,12 @@ export function CompareScreen({ one, other }: { readonly one: string; readonly o
       ) : (
         <>
           <Body>{`${commonName(first)}, beside which other?`}</Body>
-          <TaxonPicker label="The other" finder={finder} onTaxon={(taxon) => router.setParams({ other: taxon.id })} autoFocus />
+          <TaxonPicker
+            label="The other"
+            finder={finder}
+            onTaxon={(taxon) => router.setParams({ other: taxon.id })}
+            autoFocus
+          />
         </>
       )}
     </Page>
@@ -65,7 +70,9 @@ function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon
           </View>
           {[first, second].map((taxon) => (
             <View key={taxon.id} role="columnheader" style={{ flex: 2 }}>
-              <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}>{commonName(taxon)}</TextLink>
+              <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}>
+                {commonName(taxon)}
+              </TextLink>
               <Small>{taxon.name}</Small>
             </View>
           ))}
@@ -73,13 +80,30 @@ function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon
         {FIGURE_KEYS.map((key) => {
           const apart = differs(key, first, second);
           return (
-            <View key={key} role="row" style={{ flexDirection: 'row', gap: SPACE.s, borderTopWidth: 1, borderColor: line, paddingVertical: SPACE.xs, alignItems: 'center' }}>
+            <View
+              key={key}
+              role="row"
+              style={{
+                flexDirection: 'row',
+                gap: SPACE.s,
+                borderTopWidth: 1,
+                borderColor: line,
+                paddingVertical: SPACE.xs,
+                alignItems: 'center',
+              }}
+            >
               <View role="rowheader" style={{ flex: 3 }}>
-                <Small style={apart ? { color: accent } : undefined}>{`${apart ? '◆ ' : ''}${FIGURES[key].label}`}</Small>
+                <Small
+                  style={apart ? { color: accent } : undefined}
+                >{`${apart ? '◆ ' : ''}${FIGURES[key].label}`}</Small>
               </View>
               {[first, second].map((taxon) => (
                 <View key={taxon.id} role="cell" style={{ flex: 2 }}>
-                  {apart ? <Strong>{figureWords(key, figureOf(taxon, key), units)}</Strong> : <Body>{figureWords(key, figureOf(taxon, key), units)}</Body>}
+                  {apart ? (
+                    <Strong>{figureWords(key, figureOf(taxon, key), units)}</Strong>
+                  ) : (
+                    <Body>{figureWords(key, figureOf(taxon, key), units)}</Body>
+                  )}
                 </View>
               ))}
             </View>

@@ -1,6 +1,19 @@
 /** Every figure of a taxon or of one plant, with how sure it is; each can be corrected with a reason, and the correction withdrawn. */
 import { correctionSchema } from '@dulvan/contract';
-import { FIGURES, FIGURE_KEYS, celsiusToFahrenheit, civilDateOf, fahrenheitToCelsius, figureOf, withFigure, wrongOrder, type Correction, type Figure, type Known, type Taxon } from '@dulvan/core';
+import {
+  FIGURES,
+  FIGURE_KEYS,
+  celsiusToFahrenheit,
+  civilDateOf,
+  fahrenheitToCelsius,
+  figureOf,
+  withFigure,
+  wrongOrder,
+  type Correction,
+  type Figure,
+  type Known,
+  type Taxon,
+} from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDrafts } from '../../state/drafts';
@@ -20,10 +33,13 @@ import { typedNumber } from '../place/form-values';
 function scaleOf(key: Figure, units: Units) {
   const { unit } = FIGURES[key];
   const fahrenheit = units.temperature === 'F';
-  if (unit === 'share') return { unit: '%', show: (value: number) => value * 100, read: (shown: number) => shown / 100 };
+  if (unit === 'share')
+    return { unit: '%', show: (value: number) => value * 100, read: (shown: number) => shown / 100 };
   if (unit === '°C' && fahrenheit) return { unit: '°F', show: celsiusToFahrenheit, read: fahrenheitToCelsius };
-  if (unit === 'K' && fahrenheit) return { unit: '°F', show: (value: number) => value * 1.8, read: (shown: number) => shown / 1.8 };
-  if (unit === 'cm' && units.length === 'in') return { unit: 'in', show: (value: number) => value / CM_PER_INCH, read: (shown: number) => shown * CM_PER_INCH };
+  if (unit === 'K' && fahrenheit)
+    return { unit: '°F', show: (value: number) => value * 1.8, read: (shown: number) => shown / 1.8 };
+  if (unit === 'cm' && units.length === 'in')
+    return { unit: 'in', show: (value: number) => value / CM_PER_INCH, read: (shown: number) => shown * CM_PER_INCH };
   return { unit, show: (value: number) => value, read: (shown: number) => shown };
 }
 
@@ -52,8 +68,12 @@ export function FiguresTable({ known, taxonId, plantId, name }: Given) {
   const change = useHome((state) => state.change);
   const units = useUnits();
   const [open, setOpen] = useState<Figure | null>(null);
-  const ownOf = (key: Figure) => known.corrections.find((correction) => correction.figure === key && correction.taxonId === taxonId && correction.plantId === plantId);
-  const inheritedOf = (key: Figure) => known.corrections.find((correction) => correction.figure === key && correction.plantId !== plantId);
+  const ownOf = (key: Figure) =>
+    known.corrections.find(
+      (correction) => correction.figure === key && correction.taxonId === taxonId && correction.plantId === plantId,
+    );
+  const inheritedOf = (key: Figure) =>
+    known.corrections.find((correction) => correction.figure === key && correction.plantId !== plantId);
   return (
     <View role="table" aria-label={`Figures of ${name}`}>
       {FIGURE_KEYS.map((key) => {
@@ -70,7 +90,11 @@ export function FiguresTable({ known, taxonId, plantId, name }: Given) {
               </View>
               <View role="cell" style={{ alignItems: 'flex-end' }}>
                 <Body style={{ fontVariant: ['tabular-nums'] }}>{figureWords(key, shownNow, units)}</Body>
-                <Small>{whose ? `${whose}; before ${figureWords(key, figureOf(known.before, key), units)}` : sureOf(known.before, key)}</Small>
+                <Small>
+                  {whose
+                    ? `${whose}; before ${figureWords(key, figureOf(known.before, key), units)}`
+                    : sureOf(known.before, key)}
+                </Small>
               </View>
               <View role="cell">
                 <Button label={`Correct ${label}`} onPress={() => setOpen(open === key ? null : key)}>
@@ -83,13 +107,27 @@ export function FiguresTable({ known, taxonId, plantId, name }: Given) {
                 <Small>{`“${own.reason}”, ${own.on}`}</Small>
                 <Button
                   label={`Withdraw the correction of ${label}`}
-                  onPress={() => void change(`Withdrew a correction of ${name}: ${label}`, [{ list: 'corrections', id: own.id, after: null }])}
+                  onPress={() =>
+                    void change(`Withdrew a correction of ${name}: ${label}`, [
+                      { list: 'corrections', id: own.id, after: null },
+                    ])
+                  }
                 >
                   Withdraw
                 </Button>
               </Row>
             ) : null}
-            {open === key ? <CorrectionForm known={known} figure={key} before={own ?? null} taxonId={taxonId} plantId={plantId} name={name} onDone={() => setOpen(null)} /> : null}
+            {open === key ? (
+              <CorrectionForm
+                known={known}
+                figure={key}
+                before={own ?? null}
+                taxonId={taxonId}
+                plantId={plantId}
+                name={name}
+                onDone={() => setOpen(null)}
+              />
+            ) : null}
           </View>
         );
       })}
@@ -126,18 +164,38 @@ function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone 
   const save = async () => {
     if (!home) return;
     const on = todayAt(home.timeZone);
-    const parsed = correctionSchema.safeParse({ id: before?.id ?? newId(), homeId: home.id, taxonId, plantId, figure, value: read(typedNumber(shownValue)), reason, on });
+    const parsed = correctionSchema.safeParse({
+      id: before?.id ?? newId(),
+      homeId: home.id,
+      taxonId,
+      plantId,
+      figure,
+      value: read(typedNumber(shownValue)),
+      reason,
+      on,
+    });
     if (!parsed.success) {
-      setErrors(Object.fromEntries(parsed.error.issues.map((issue) => [String(issue.path[0]), issue.path[0] === 'value' ? rangeWords : issue.message])));
+      setErrors(
+        Object.fromEntries(
+          parsed.error.issues.map((issue) => [
+            String(issue.path[0]),
+            issue.path[0] === 'value' ? rangeWords : issue.message,
+          ]),
+        ),
+      );
       return;
     }
     const crossed = wrongOrder(withFigure(known.taxon, figure, parsed.data.value));
     if (crossed) {
       const other = crossed.lower === figure ? crossed.upper : crossed.lower;
-      setErrors({ value: `It would cross “${FIGURES[other].label}”, which stands at ${figureWords(other, figureOf(known.taxon, other), units)}. Correct that one first.` });
+      setErrors({
+        value: `It would cross “${FIGURES[other].label}”, which stands at ${figureWords(other, figureOf(known.taxon, other), units)}. Correct that one first.`,
+      });
       return;
     }
-    const refusal = await change(`Corrected ${name}: ${FIGURES[figure].label}`, [{ list: 'corrections', id: parsed.data.id, after: parsed.data as Correction }]);
+    const refusal = await change(`Corrected ${name}: ${FIGURES[figure].label}`, [
+      { list: 'corrections', id: parsed.data.id, after: parsed.data as Correction },
+    ]);
     if (refusal) {
       setErrors({ value: refusal.message });
       return;
@@ -147,8 +205,22 @@ function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone 
   };
   return (
     <View style={{ gap: SPACE.s, paddingVertical: SPACE.s }}>
-      <Field label="Your figure" kind="number" unit={unit} value={shownValue} onValue={(value) => put(draftKey, { ...draft, value })} error={errors.value} help={rangeWords} />
-      <Field label="Why" value={reason} onValue={(text) => put(draftKey, { ...draft, reason: text })} error={errors.reason} help="What you saw or measured; it stands beside the figure." />
+      <Field
+        label="Your figure"
+        kind="number"
+        unit={unit}
+        value={shownValue}
+        onValue={(value) => put(draftKey, { ...draft, value })}
+        error={errors.value}
+        help={rangeWords}
+      />
+      <Field
+        label="Why"
+        value={reason}
+        onValue={(text) => put(draftKey, { ...draft, reason: text })}
+        error={errors.reason}
+        help="What you saw or measured; it stands beside the figure."
+      />
       {errors.figure ? <Small style={{ color: danger }}>✕ {errors.figure}</Small> : null}
       <Row>
         <Button kind="main" onPress={() => void save()}>

@@ -2,7 +2,13 @@
 import { knowledge } from '@dulvan/catalogue';
 import type { Change } from '@dulvan/contract';
 import { FIGURES, knownTaxon, type HomeFacts } from '@dulvan/core';
-import { KNOWLEDGE_LIMIT, readKnowledge, writeKnowledgeCsv, writeKnowledgeJson, type LineRefusal } from '@dulvan/formats';
+import {
+  KNOWLEDGE_LIMIT,
+  readKnowledge,
+  writeKnowledgeCsv,
+  writeKnowledgeJson,
+  type LineRefusal,
+} from '@dulvan/formats';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { FlatList, View } from 'react-native';
 import { useFacts, useHome } from '../../state/home';
@@ -22,7 +28,10 @@ export function KnowledgeScreen() {
   const facts = useFacts();
   const wide = useIsWide();
   if (!facts) return null;
-  const items: Item[] = [...facts.ownTaxa.map(({ id }) => ({ kind: 'own' as const, id })), ...facts.corrections.map(({ id }) => ({ kind: 'correction' as const, id }))];
+  const items: Item[] = [
+    ...facts.ownTaxa.map(({ id }) => ({ kind: 'own' as const, id })),
+    ...facts.corrections.map(({ id }) => ({ kind: 'correction' as const, id })),
+  ];
   return (
     <FlatList
       data={items}
@@ -32,14 +41,21 @@ export function KnowledgeScreen() {
       ListHeaderComponent={
         <View style={{ gap: SPACE.m, paddingBottom: SPACE.m }}>
           <Title>My own knowledge</Title>
-          <Body>Taxa of your own, and figures you know better than the catalogue, each with its reason. The catalogue itself stays as it is; what you withdraw falls back to it.</Body>
+          <Body>
+            Taxa of your own, and figures you know better than the catalogue, each with its reason. The catalogue itself
+            stays as it is; what you withdraw falls back to it.
+          </Body>
           <TextLink href="/catalogue/own">Add a taxon of my own</TextLink>
           <InAndOut facts={facts} />
           <Heading>{`${facts.ownTaxa.length === 1 ? '1 taxon' : `${facts.ownTaxa.length === 0 ? 'No' : facts.ownTaxa.length} taxa`} of your own, ${count(facts.corrections.length, 'correction')}`}</Heading>
         </View>
       }
-      ListEmptyComponent={<Body>Nothing yet. Open any taxon or plant and correct a figure, or add a taxon of your own.</Body>}
-      renderItem={({ item }) => (item.kind === 'own' ? <OwnRow facts={facts} id={item.id} /> : <CorrectionRow facts={facts} id={item.id} />)}
+      ListEmptyComponent={
+        <Body>Nothing yet. Open any taxon or plant and correct a figure, or add a taxon of your own.</Body>
+      }
+      renderItem={({ item }) =>
+        item.kind === 'own' ? <OwnRow facts={facts} id={item.id} /> : <CorrectionRow facts={facts} id={item.id} />
+      }
     />
   );
 }
@@ -63,14 +79,32 @@ function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: 
   const correction = facts.corrections.find((candidate) => candidate.id === id)!;
   const { figure, plantId, taxonId, value, reason, on } = correction;
   const plant = facts.plants.find((candidate) => candidate.id === plantId);
-  const whose = plant ? plantName(facts, plant) : (knownTaxon(facts, taxonId ?? '', knowledge)?.taxon.name ?? 'A taxon that is not here');
+  const whose = plant
+    ? plantName(facts, plant)
+    : (knownTaxon(facts, taxonId ?? '', knowledge)?.taxon.name ?? 'A taxon that is not here');
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderBottomWidth: 1, borderColor: line, paddingVertical: SPACE.s }}>
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: SPACE.s,
+        borderBottomWidth: 1,
+        borderColor: line,
+        paddingVertical: SPACE.s,
+      }}
+    >
       <View style={{ flex: 1 }}>
         <Body>{`${whose}: ${FIGURES[figure].label}, ${figureWords(figure, value, units)}`}</Body>
         <Small>{`“${reason}”, ${on}`}</Small>
       </View>
-      <Button label={`Withdraw ${FIGURES[figure].label} of ${whose}`} onPress={() => void change(`Withdrew a correction of ${whose}: ${FIGURES[figure].label}`, [{ list: 'corrections', id, after: null }])}>
+      <Button
+        label={`Withdraw ${FIGURES[figure].label} of ${whose}`}
+        onPress={() =>
+          void change(`Withdrew a correction of ${whose}: ${FIGURES[figure].label}`, [
+            { list: 'corrections', id, after: null },
+          ])
+        }
+      >
         Withdraw
       </Button>
     </View>
@@ -97,7 +131,11 @@ function InAndOut({ facts }: { readonly facts: HomeFacts }) {
       return;
     }
     const refusal = await change(`Took in ${count(changes.length, 'line')} of own knowledge`, changes);
-    setMessage(refusal ? `Nothing was taken in. ${refusal.message}` : `Took in ${count(changes.length, 'line')}${reading.refusals.length > 0 ? `; left out ${count(reading.refusals.length, 'line')}` : ''}.`);
+    setMessage(
+      refusal
+        ? `Nothing was taken in. ${refusal.message}`
+        : `Took in ${count(changes.length, 'line')}${reading.refusals.length > 0 ? `; left out ${count(reading.refusals.length, 'line')}` : ''}.`,
+    );
   };
   const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];
@@ -113,11 +151,22 @@ function InAndOut({ facts }: { readonly facts: HomeFacts }) {
   return (
     <View style={{ gap: SPACE.s }}>
       <Row>
-        <Button onPress={() => saveFile('dulvan-own-knowledge.csv', writeKnowledgeCsv(facts), 'text/csv')}>Export as CSV</Button>
-        <Button onPress={() => saveFile('dulvan-own-knowledge.json', writeKnowledgeJson(facts), 'application/json')}>Export as JSON</Button>
+        <Button onPress={() => saveFile('dulvan-own-knowledge.csv', writeKnowledgeCsv(facts), 'text/csv')}>
+          Export as CSV
+        </Button>
+        <Button onPress={() => saveFile('dulvan-own-knowledge.json', writeKnowledgeJson(facts), 'application/json')}>
+          Export as JSON
+        </Button>
         <Button onPress={() => chooser.current?.click()}>Take in a file</Button>
       </Row>
-      <input ref={chooser} type="file" accept=".csv,.json,text/csv,application/json" aria-label="File of own knowledge" onChange={(event) => void chosen(event)} style={{ display: 'none' }} />
+      <input
+        ref={chooser}
+        type="file"
+        accept=".csv,.json,text/csv,application/json"
+        aria-label="File of own knowledge"
+        onChange={(event) => void chosen(event)}
+        style={{ display: 'none' }}
+      />
       {message ? (
         <View role="status">
           <Body>{message}</Body>
@@ -128,7 +177,9 @@ function InAndOut({ facts }: { readonly facts: HomeFacts }) {
           {refusals.slice(0, SHOWN_REFUSALS).map(({ line, reason }) => (
             <Small key={`${line}${reason}`} style={{ color: danger }}>{`✕ Line ${line}: ${reason}`}</Small>
           ))}
-          {refusals.length > SHOWN_REFUSALS ? <Small style={{ color: danger }}>{`and ${count(refusals.length - SHOWN_REFUSALS, 'more line')}`}</Small> : null}
+          {refusals.length > SHOWN_REFUSALS ? (
+            <Small style={{ color: danger }}>{`and ${count(refusals.length - SHOWN_REFUSALS, 'more line')}`}</Small>
+          ) : null}
         </View>
       ) : null}
     </View>

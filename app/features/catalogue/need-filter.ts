@@ -18,14 +18,19 @@ export interface NeedFilter {
 /** Whether a taxon thrives in all of what is on offer. Harm that is not known is taken for harm. */
 export function suits(taxon: Taxon, { light, humidity, coldest, harmless, tallestCm, group }: NeedFilter): boolean {
   if (light && !(taxon.light.thrivesFrom <= light[1] && taxon.light.thrivesTo >= light[0])) return false;
-  if (humidity && !(taxon.moisture.thrivesFrom <= humidity[1] && taxon.moisture.tooMoistStill >= humidity[0])) return false;
+  if (humidity && !(taxon.moisture.thrivesFrom <= humidity[1] && taxon.moisture.tooMoistStill >= humidity[0]))
+    return false;
   if (coldest !== null && taxon.warmth.lowest > coldest) return false;
   if (harmless.some((eater) => taxon.hazard[eater] !== 'none-known')) return false;
   if (tallestCm !== null && taxon.care.matureHeightCm > tallestCm) return false;
   return group === null || taxon.group === group;
 }
 
-export const LIGHT_OFFERS: readonly { readonly value: string; readonly word: string; readonly range: NeedFilter['light'] }[] = [
+export const LIGHT_OFFERS: readonly {
+  readonly value: string;
+  readonly word: string;
+  readonly range: NeedFilter['light'];
+}[] = [
   { value: 'any', word: 'Any light', range: null },
   { value: '0-1.5', word: 'Up to 1.5 mol', range: [0, 1.5] },
   { value: '1.5-3', word: '1.5 to 3', range: [1.5, 3] },
@@ -34,7 +39,11 @@ export const LIGHT_OFFERS: readonly { readonly value: string; readonly word: str
   { value: '12-60', word: '12 and more', range: [12, 60] },
 ];
 
-export const HUMIDITY_OFFERS: readonly { readonly value: string; readonly word: string; readonly range: NeedFilter['humidity'] }[] = [
+export const HUMIDITY_OFFERS: readonly {
+  readonly value: string;
+  readonly word: string;
+  readonly range: NeedFilter['humidity'];
+}[] = [
   { value: 'any', word: 'Any air', range: null },
   { value: '20-40', word: '20 to 40 %', range: [20, 40] },
   { value: '40-60', word: '40 to 60 %', range: [40, 60] },
@@ -57,7 +66,16 @@ export const HEIGHT_OFFERS = [
   { value: '120', word: 'Up to 120 cm', tallestCm: 120 },
 ] as const;
 
-const draftSchema = z.object({ light: z.string(), humidity: z.string(), night: z.string(), height: z.string(), harmless: z.string(), group: z.string() }).partial();
+const draftSchema = z
+  .object({
+    light: z.string(),
+    humidity: z.string(),
+    night: z.string(),
+    height: z.string(),
+    harmless: z.string(),
+    group: z.string(),
+  })
+  .partial();
 
 /** The filter as it was left in a draft: words of the choices by name. */
 export function filterOf(draft: Readonly<Record<string, string>>): NeedFilter {

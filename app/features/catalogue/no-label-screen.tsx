@@ -1,5 +1,12 @@
 /** A plant without a label: from what is seen of it to likely groups and a target that is safe for all of them. */
-import { VISIBLE_TRAITS, groups, groupTaxon, likelyGroups, plausibleGroups, type VisibleTrait } from '@dulvan/catalogue';
+import {
+  VISIBLE_TRAITS,
+  groups,
+  groupTaxon,
+  likelyGroups,
+  plausibleGroups,
+  type VisibleTrait,
+} from '@dulvan/catalogue';
 import { mixOf, waysOf, yearTargets, type HomeFacts } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
@@ -40,7 +47,13 @@ export function NoLabelScreen() {
           ) : null}
         </>
       }
-      second={seen.length === 0 ? <Body>What it may be is shown here as soon as you have marked something.</Body> : <Likely facts={facts} seen={seen} />}
+      second={
+        seen.length === 0 ? (
+          <Body>What it may be is shown here as soon as you have marked something.</Body>
+        ) : (
+          <Likely facts={facts} seen={seen} />
+        )
+      }
     />
   );
 }
@@ -49,12 +62,31 @@ function Likely({ facts, seen }: { readonly facts: HomeFacts; readonly seen: rea
   const ink = useInk();
   const [month, setMonth] = useMonth();
   const plausible = useMemo(() => plausibleGroups(likelyGroups(seen, groups)), [seen]);
-  const safe = useMemo(() => mixOf(plausible.map(({ group, likelihood }) => ({ taxon: groupTaxon(group), share: likelihood })), 'Plant without a name', 'unnamed'), [plausible]);
-  const targets = useMemo(() => yearTargets({ stage: 'adult', growthState: 'by-season' }, safe, waysOf(facts.home, null)), [safe, facts.home]);
+  const safe = useMemo(
+    () =>
+      mixOf(
+        plausible.map(({ group, likelihood }) => ({ taxon: groupTaxon(group), share: likelihood })),
+        'Plant without a name',
+        'unnamed',
+      ),
+    [plausible],
+  );
+  const targets = useMemo(
+    () => yearTargets({ stage: 'adult', growthState: 'by-season' }, safe, waysOf(facts.home, null)),
+    [safe, facts.home],
+  );
   const plan = () => {
     const [first] = plausible;
-    const parents = plausible.length > 1 ? plausible.map(({ group, likelihood }) => ({ taxonId: `group-${group.id}`, share: Math.round(likelihood * 100) / 100 })) : [];
-    useDrafts.getState().put('plants/adding', { search: '', taxonId: `group-${first!.group.id}`, parents: JSON.stringify(parents) });
+    const parents =
+      plausible.length > 1
+        ? plausible.map(({ group, likelihood }) => ({
+            taxonId: `group-${group.id}`,
+            share: Math.round(likelihood * 100) / 100,
+          }))
+        : [];
+    useDrafts
+      .getState()
+      .put('plants/adding', { search: '', taxonId: `group-${first!.group.id}`, parents: JSON.stringify(parents) });
     router.push('/plants/add');
   };
   return (
@@ -72,7 +104,10 @@ function Likely({ facts, seen }: { readonly facts: HomeFacts; readonly seen: rea
           <Small>{group.plain}</Small>
         </View>
       ))}
-      <Small>Each mark is weighed by how often a group shows it, all groups alike beforehand; what you left out is not counted against any.</Small>
+      <Small>
+        Each mark is weighed by how often a group shows it, all groups alike beforehand; what you left out is not
+        counted against any.
+      </Small>
       <Button kind="main" onPress={plan} style={{ alignSelf: 'flex-start' }}>
         Keep it under this for now
       </Button>

@@ -19,7 +19,11 @@ import { newId } from '../place/blank';
 import { NotHere } from '../shell/not-here';
 import { TaxonPicker } from './taxon-picker';
 
-const listed = (text: string) => text.split(',').map((name) => name.trim()).filter(Boolean);
+const listed = (text: string) =>
+  text
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean);
 
 export function OwnTaxonScreen({ taxonId }: { readonly taxonId: string | null }) {
   const facts = useFacts();
@@ -28,7 +32,10 @@ export function OwnTaxonScreen({ taxonId }: { readonly taxonId: string | null })
   return (
     <Page>
       <Title>{own ? own.name : 'A taxon of my own'}</Title>
-      <Body>It begins with the figures of what it is nearest to. Correct them one by one as you learn; each correction keeps its reason.</Body>
+      <Body>
+        It begins with the figures of what it is nearest to. Correct them one by one as you learn; each correction keeps
+        its reason.
+      </Body>
       <OwnTaxonForm key={taxonId} facts={facts} own={own} />
     </Page>
   );
@@ -42,19 +49,47 @@ function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own:
   const { put, drop } = useDrafts.getState();
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const [id] = useState(() => own?.id ?? `own-${newId()}`);
-  const values = { name: own?.name ?? '', common: own?.common.join(', ') ?? '', synonyms: own?.synonyms.join(', ') ?? '', basedOn: own?.basedOn ?? '', key: own?.key ?? '', ...draft };
+  const values = {
+    name: own?.name ?? '',
+    common: own?.common.join(', ') ?? '',
+    synonyms: own?.synonyms.join(', ') ?? '',
+    basedOn: own?.basedOn ?? '',
+    key: own?.key ?? '',
+    ...draft,
+  };
   const set = (field: string) => (value: string) => put(draftKey, { ...values, [field]: value });
   const base = knowledge.taxon(values.basedOn);
   const save = async () => {
-    const parsed = ownTaxonSchema.safeParse({ id, homeId: facts.home.id, name: values.name, common: listed(values.common), synonyms: listed(values.synonyms), basedOn: values.basedOn, key: values.key });
+    const parsed = ownTaxonSchema.safeParse({
+      id,
+      homeId: facts.home.id,
+      name: values.name,
+      common: listed(values.common),
+      synonyms: listed(values.synonyms),
+      basedOn: values.basedOn,
+      key: values.key,
+    });
     if (!parsed.success || !base) {
-      const issues = parsed.success ? [] : parsed.error.issues.map((issue) => [String(issue.path[0]), issue.message] as const);
-      setErrors({ ...Object.fromEntries(issues), ...(base ? {} : { basedOn: 'Choose the taxon or group it is nearest to.' }) });
+      const issues = parsed.success
+        ? []
+        : parsed.error.issues.map((issue) => [String(issue.path[0]), issue.message] as const);
+      setErrors({
+        ...Object.fromEntries(issues),
+        ...(base ? {} : { basedOn: 'Choose the taxon or group it is nearest to.' }),
+      });
       return;
     }
-    const refusal = await change(`${own ? 'Changed' : 'Added'} the taxon ${parsed.data.name}`, [{ list: 'ownTaxa', id, after: parsed.data }]);
+    const refusal = await change(`${own ? 'Changed' : 'Added'} the taxon ${parsed.data.name}`, [
+      { list: 'ownTaxa', id, after: parsed.data },
+    ]);
     if (refusal) {
-      setErrors(Object.fromEntries(refusal.problems.length > 0 ? refusal.problems.map((problem) => [problem.field, problem.message]) : [['', refusal.message]]));
+      setErrors(
+        Object.fromEntries(
+          refusal.problems.length > 0
+            ? refusal.problems.map((problem) => [problem.field, problem.message])
+            : [['', refusal.message]],
+        ),
+      );
       return;
     }
     drop(draftKey);
@@ -62,8 +97,20 @@ function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own:
   };
   return (
     <View style={{ gap: SPACE.m }}>
-      <Field label="Its name" value={values.name} onValue={set('name')} error={errors.name} help="Latin, cultivar, grex or your own number." />
-      <Field label="Common names" value={values.common} onValue={set('common')} error={errors.common} help="With commas between; may stay empty." />
+      <Field
+        label="Its name"
+        value={values.name}
+        onValue={set('name')}
+        error={errors.name}
+        help="Latin, cultivar, grex or your own number."
+      />
+      <Field
+        label="Common names"
+        value={values.common}
+        onValue={set('common')}
+        error={errors.common}
+        help="With commas between; may stay empty."
+      />
       <Field label="Other names" value={values.synonyms} onValue={set('synonyms')} error={errors.synonyms} />
       <View style={{ gap: SPACE.xs }}>
         <Strong>Begins from</Strong>
@@ -77,7 +124,13 @@ function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own:
         )}
         {errors.basedOn ? <Small style={{ color: danger }}>✕ {errors.basedOn}</Small> : null}
       </View>
-      <Field label="What decides success with it" value={values.key} onValue={set('key')} error={errors.key} kind="long" />
+      <Field
+        label="What decides success with it"
+        value={values.key}
+        onValue={set('key')}
+        error={errors.key}
+        kind="long"
+      />
       <Small>What harm it can do is taken as not known, and so as harm.</Small>
       {errors[''] ? <Body style={{ color: danger }}>✕ {errors['']}</Body> : null}
       <Button kind="main" onPress={() => void save()} style={{ alignSelf: 'flex-start' }}>
@@ -91,14 +144,36 @@ function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own:
 function BaseChoice({ onChosen }: { readonly onChosen: (taxon: Taxon) => void }) {
   const [by, setBy] = useState<'taxon' | 'group'>('taxon');
   const finder = useTaxonFinder();
-  const catalogued = useMemo(() => ({ find: (text: string) => finder.find(text, 20).filter((taxon) => !taxon.id.startsWith('own-')).slice(0, 8) }), [finder]);
+  const catalogued = useMemo(
+    () => ({
+      find: (text: string) =>
+        finder
+          .find(text, 20)
+          .filter((taxon) => !taxon.id.startsWith('own-'))
+          .slice(0, 8),
+    }),
+    [finder],
+  );
   return (
     <View style={{ gap: SPACE.s }}>
-      <Choices label="Begins from" value={by} onValue={(value) => setBy(value as 'taxon' | 'group')} choices={[{ value: 'taxon', word: 'A taxon it is like' }, { value: 'group', word: 'A whole group' }]} />
+      <Choices
+        label="Begins from"
+        value={by}
+        onValue={(value) => setBy(value as 'taxon' | 'group')}
+        choices={[
+          { value: 'taxon', word: 'A taxon it is like' },
+          { value: 'group', word: 'A whole group' },
+        ]}
+      />
       {by === 'taxon' ? (
         <TaxonPicker label="Which is it like?" finder={catalogued} onTaxon={onChosen} />
       ) : (
-        <Choices label="Which group?" value="" onValue={(value) => onChosen(knowledge.taxon(`group-${value}`)!)} choices={groups.map(({ id, name }) => ({ value: id, word: name }))} />
+        <Choices
+          label="Which group?"
+          value=""
+          onValue={(value) => onChosen(knowledge.taxon(`group-${value}`)!)}
+          choices={groups.map(({ id, name }) => ({ value: id, word: name }))}
+        />
       )}
     </View>
   );
@@ -109,7 +184,9 @@ export function OwnTaxonCare({ facts, taxonId }: { readonly facts: HomeFacts; re
   const change = useHome((state) => state.change);
   const own = facts.ownTaxa.find((candidate) => candidate.id === taxonId);
   if (!own) return null;
-  const users = facts.plants.filter((plant) => plant.taxonId === own.id || plant.parents.some((parent) => parent.taxonId === own.id)).length;
+  const users = facts.plants.filter(
+    (plant) => plant.taxonId === own.id || plant.parents.some((parent) => parent.taxonId === own.id),
+  ).length;
   const corrections = facts.corrections.filter((correction) => correction.taxonId === own.id);
   const takeOut = async () => {
     const refusal = await change(`Took out the taxon ${own.name}`, [
@@ -120,7 +197,9 @@ export function OwnTaxonCare({ facts, taxonId }: { readonly facts: HomeFacts; re
   };
   return (
     <Row>
-      <Button onPress={() => router.push({ pathname: '/catalogue/own', params: { taxonId: own.id } })}>Change its names</Button>
+      <Button onPress={() => router.push({ pathname: '/catalogue/own', params: { taxonId: own.id } })}>
+        Change its names
+      </Button>
       {users > 0 ? (
         <Small>{`It cannot be taken out while ${users === 1 ? 'a plant is' : `${users} plants are`} named by it.`}</Small>
       ) : (

@@ -25,7 +25,13 @@ export function TaxonPicker({ label, finder, onTaxon, text, onText, autoFocus = 
   const found = useMemo(() => finder.find(asked), [finder, asked]);
   return (
     <View style={{ gap: SPACE.s }}>
-      <Field label={label} value={asked} onValue={onText ?? setTyped} help="Any name, spelt as you can: Latin, common, old, a cultivar." autoFocus={autoFocus} />
+      <Field
+        label={label}
+        value={asked}
+        onValue={onText ?? setTyped}
+        help="Any name, spelt as you can: Latin, common, old, a cultivar."
+        autoFocus={autoFocus}
+      />
       {found.map((taxon) => (
         <Pressable
           key={taxon.id}
@@ -38,7 +44,9 @@ export function TaxonPicker({ label, finder, onTaxon, text, onText, autoFocus = 
           <Small>{[taxon.name, ...taxon.synonyms.map((synonym) => `once ${synonym}`)].join(' · ')}</Small>
         </Pressable>
       ))}
-      {asked.trim().length > 1 && found.length === 0 ? <Body>{`Nothing comes near “${asked.slice(0, 60)}”. Try another name or the nearest relative.`}</Body> : null}
+      {asked.trim().length > 1 && found.length === 0 ? (
+        <Body>{`Nothing comes near “${asked.slice(0, 60)}”. Try another name or the nearest relative.`}</Body>
+      ) : null}
     </View>
   );
 }

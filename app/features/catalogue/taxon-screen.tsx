@@ -1,6 +1,15 @@
 /** One taxon: what decides success, whom it harms, its year as bands, what it is mistaken for, every figure and its doubt. */
 import { groups, knowledge, lookAlikes } from '@dulvan/catalogue';
-import { SCHOOLS, SCHOOL_WORDS, waysOf, yearTargets, type HomeFacts, type Known, type School, type Taxon } from '@dulvan/core';
+import {
+  SCHOOLS,
+  SCHOOL_WORDS,
+  waysOf,
+  yearTargets,
+  type HomeFacts,
+  type Known,
+  type School,
+  type Taxon,
+} from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -33,7 +42,10 @@ function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known
   const [figures, setFigures] = useState<'hidden' | 'shown'>('hidden');
   const usual = facts.home.restSchool ?? taxon.rest.school;
   const [school, setSchool] = useState<School>(usual);
-  const targets = useMemo(() => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, { ...waysOf(facts.home, null), school }), [taxon, facts.home, school]);
+  const targets = useMemo(
+    () => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, { ...waysOf(facts.home, null), school }),
+    [taxon, facts.home, school],
+  );
   const group = groups.find((candidate) => candidate.id === taxon.group);
   const plants = facts.plants.filter((plant) => plant.taxonId === taxon.id && plant.parents.length === 0);
   const addPlant = () => {
@@ -45,7 +57,16 @@ function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known
       <View>
         <Title>{commonName(taxon)}</Title>
         <Body>{taxon.name}</Body>
-        <Small>{[group?.name, origin === 'own' ? `your own, begun from ${knowledge.taxon(facts.ownTaxa.find((own) => own.id === taxon.id)?.basedOn ?? '')?.name ?? 'a taxon no longer known'}` : null].filter(Boolean).join(' · ')}</Small>
+        <Small>
+          {[
+            group?.name,
+            origin === 'own'
+              ? `your own, begun from ${knowledge.taxon(facts.ownTaxa.find((own) => own.id === taxon.id)?.basedOn ?? '')?.name ?? 'a taxon no longer known'}`
+              : null,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Small>
         <OtherNames taxon={taxon} />
       </View>
       <Body>{taxon.key}</Body>
@@ -67,10 +88,21 @@ function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known
       {taxon.rest.trigger === 'none' ? null : (
         <View style={{ gap: SPACE.xs }}>
           <Heading>How it is rested</Heading>
-          <Choices label="How it is rested" value={school} onValue={(value) => setSchool(value as School)} choices={SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))} />
+          <Choices
+            label="How it is rested"
+            value={school}
+            onValue={(value) => setSchool(value as School)}
+            choices={SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))}
+          />
           <Body>{SCHOOL_WORDS[school].does}</Body>
           <Small>{`Why: ${SCHOOL_WORDS[school].reason}`}</Small>
-          <Small>{school === usual ? (facts.home.restSchool ? 'So it is set for this home.' : 'Usual for this taxon.') : 'Shown only: set it for the home under Place, or for one plant in its form.'}</Small>
+          <Small>
+            {school === usual
+              ? facts.home.restSchool
+                ? 'So it is set for this home.'
+                : 'Usual for this taxon.'
+              : 'Shown only: set it for the home under Place, or for one plant in its form.'}
+          </Small>
         </View>
       )}
       <DayLength taxon={taxon} />
@@ -78,7 +110,9 @@ function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known
       <Rule />
       <Row>
         <Heading>Every figure</Heading>
-        <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>{figures === 'shown' ? 'Hide' : 'Show, and correct'}</Button>
+        <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>
+          {figures === 'shown' ? 'Hide' : 'Show, and correct'}
+        </Button>
       </Row>
       {figures === 'shown' ? <FiguresTable known={known} taxonId={taxon.id} plantId={null} name={taxon.name} /> : null}
     </Page>
@@ -90,7 +124,9 @@ function OtherNames({ taxon }: { readonly taxon: Taxon }) {
     taxon.common.length > 1 ? `Also ${taxon.common.slice(1).join(', ')}` : null,
     taxon.synonyms.length > 0 ? `Once, or in trade, ${taxon.synonyms.join(', ')}` : null,
     taxon.cultivars.length > 0 ? `Cultivars: ${taxon.cultivars.join(', ')}` : null,
-    taxon.parents.length > 0 ? `Of ${taxon.parents.map(({ taxonId, share }) => `${Math.round(share * 100)} % ${knowledge.taxon(taxonId)?.name ?? taxonId}`).join(', ')}` : null,
+    taxon.parents.length > 0
+      ? `Of ${taxon.parents.map(({ taxonId, share }) => `${Math.round(share * 100)} % ${knowledge.taxon(taxonId)?.name ?? taxonId}`).join(', ')}`
+      : null,
   ].filter((line) => line !== null);
   return lines.map((line) => <Small key={line}>{line}</Small>);
 }
@@ -106,7 +142,12 @@ function DayLength({ taxon: { day } }: { readonly taxon: Taxon }) {
           ? `Sets buds after about ${day.inductionWeeks} weeks of nights of at least ${day.criticalNightH} h (north of the equator in ${months}).`
           : `Blooms when nights are shorter than ${day.criticalNightH} h for about ${day.inductionWeeks} weeks (north of the equator in ${months}).`}
       </Body>
-      {day.kind === 'short' ? <Small>What breaks it: any lamp, a room light in the evening, even a street lamp through the pane. The weeks then start anew.</Small> : null}
+      {day.kind === 'short' ? (
+        <Small>
+          What breaks it: any lamp, a room light in the evening, even a street lamp through the pane. The weeks then
+          start anew.
+        </Small>
+      ) : null}
     </View>
   );
 }
@@ -121,7 +162,9 @@ function LookAlikes({ taxon }: { readonly taxon: Taxon }) {
         const twin = knowledge.taxon(one === taxon.id ? other : one)!;
         return (
           <View key={twin.id}>
-            <TextLink href={{ pathname: '/catalogue/compare', params: { one: taxon.id, other: twin.id } }}>{`${commonName(twin)}, ${twin.name}`}</TextLink>
+            <TextLink
+              href={{ pathname: '/catalogue/compare', params: { one: taxon.id, other: twin.id } }}
+            >{`${commonName(twin)}, ${twin.name}`}</TextLink>
             <Small>{tell}</Small>
             <Small>{`In care: ${care}`}</Small>
           </View>

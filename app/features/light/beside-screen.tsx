@@ -61,7 +61,9 @@ function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot:
             <Amount entry={entry} month={month} most={most} />
             <Body>{`${mol(entry.dli[month - 1]!)} mol a day, ${mol(entry.poor[month - 1]!)} to ${mol(entry.good[month - 1]!)}`}</Body>
             <Small>{`${entry.lampDli[month - 1]! >= 0.05 ? `${mol(entry.lampDli[month - 1]!)} of it by lamps. ` : ''}Brightest hour ${brightness(entry.peakPpfd[month - 1]!, units)}`}</Small>
-            {entry.what === 'spot' && fitAt(entry.spotId!) && plant ? <Small>{`${plantName(facts, plant)} would fit there ${fitAt(entry.spotId!)} over the year`}</Small> : null}
+            {entry.what === 'spot' && fitAt(entry.spotId!) && plant ? (
+              <Small>{`${plantName(facts, plant)} would fit there ${fitAt(entry.spotId!)} over the year`}</Small>
+            ) : null}
           </View>
         ))}
       </View>
@@ -75,7 +77,13 @@ function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot:
         label="Other spots"
         chosen={others}
         onChosen={setOthers}
-        choices={facts.spots.filter((other) => other.id !== spot.id).map((other) => ({ value: other.id, word: spotPlace(facts, other.id), disabled: others.length >= MOST_OTHERS && !others.includes(other.id) }))}
+        choices={facts.spots
+          .filter((other) => other.id !== spot.id)
+          .map((other) => ({
+            value: other.id,
+            word: spotPlace(facts, other.id),
+            disabled: others.length >= MOST_OTHERS && !others.includes(other.id),
+          }))}
       />
     </>
   );
@@ -84,9 +92,12 @@ function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot:
 
 /** The first other spots: those on sills before the rest, since a sill is what one asks about. */
 function firstOthers(facts: HomeFacts, spot: Spot): string[] {
-  const kindOf = (other: Spot) => facts.stands.find((stand) => stand.id === facts.tiers.find((tier) => tier.id === other.tierId)?.standId)?.kind;
+  const kindOf = (other: Spot) =>
+    facts.stands.find((stand) => stand.id === facts.tiers.find((tier) => tier.id === other.tierId)?.standId)?.kind;
   const rest = facts.spots.filter((other) => other.id !== spot.id && other.tierId !== spot.tierId);
-  return [...rest.filter((other) => kindOf(other) === 'sill'), ...rest.filter((other) => kindOf(other) !== 'sill')].slice(0, 2).map((other) => other.id);
+  return [...rest.filter((other) => kindOf(other) === 'sill'), ...rest.filter((other) => kindOf(other) !== 'sill')]
+    .slice(0, 2)
+    .map((other) => other.id);
 }
 
 const BAR_HEIGHT = 16;
@@ -97,8 +108,21 @@ function Amount({ entry, month, most }: { readonly entry: Beside; readonly month
   const x = (dli: number) => (dli / most) * (BAR_WIDTH - 4);
   return (
     <Svg width={BAR_WIDTH} height={BAR_HEIGHT} aria-hidden>
-      <Rect x={0} y={3} width={Math.max(1, x(entry.dli[month - 1]!))} height={10} fill={entry.what === 'here' ? ink.factor.light : ink.wash} />
-      <Line x1={x(entry.poor[month - 1]!)} x2={x(entry.good[month - 1]!)} y1={8} y2={8} stroke={ink.ink} strokeWidth={2} />
+      <Rect
+        x={0}
+        y={3}
+        width={Math.max(1, x(entry.dli[month - 1]!))}
+        height={10}
+        fill={entry.what === 'here' ? ink.factor.light : ink.wash}
+      />
+      <Line
+        x1={x(entry.poor[month - 1]!)}
+        x2={x(entry.good[month - 1]!)}
+        y1={8}
+        y2={8}
+        stroke={ink.ink}
+        strokeWidth={2}
+      />
     </Svg>
   );
 }

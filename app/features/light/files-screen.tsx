@@ -2,7 +2,15 @@
 import type { Change } from '@dulvan/contract';
 import { MOST_INTENSITIES } from '@dulvan/contract';
 import { monthlyGlobal, type HomeFacts, type Photometry } from '@dulvan/core';
-import { FILE_LIMIT, readEpw, readEulumdat, readLm63, writeEulumdat, writeLm63, type FileReading } from '@dulvan/formats';
+import {
+  FILE_LIMIT,
+  readEpw,
+  readEulumdat,
+  readLm63,
+  writeEulumdat,
+  writeLm63,
+  type FileReading,
+} from '@dulvan/formats';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
 import { useFacts, useHome } from '../../state/home';
@@ -25,7 +33,8 @@ const KM_PER_DEGREE = 111;
 
 /** Kilometres between a home and a station, near enough. */
 function distanceKm(facts: HomeFacts, station: { readonly latitude: number; readonly longitude: number }): number {
-  const across = ((((station.longitude - facts.home.longitude + 540) % 360) - 180) * Math.cos((facts.home.latitude * Math.PI) / 180));
+  const across =
+    (((station.longitude - facts.home.longitude + 540) % 360) - 180) * Math.cos((facts.home.latitude * Math.PI) / 180);
   return Math.hypot(station.latitude - facts.home.latitude, across) * KM_PER_DEGREE;
 }
 
@@ -43,9 +52,13 @@ function WeatherPart({ facts }: { readonly facts: HomeFacts }) {
   const [file] = facts.weathers;
   const take = async (text: string) => {
     const read = readEpw(text);
-    if (!read.ok) return setOutcome({ refused: `Line ${read.line}: ${read.message} Nothing was changed.`, remarks: [] });
+    if (!read.ok)
+      return setOutcome({ refused: `Line ${read.line}: ${read.message} Nothing was changed.`, remarks: [] });
     const id = newId();
-    const changes: Change[] = [...facts.weathers.map((old): Change => ({ list: 'weathers', id: old.id, after: null })), { list: 'weathers', id, after: { id, homeId: facts.home.id, ...read.value } }];
+    const changes: Change[] = [
+      ...facts.weathers.map((old): Change => ({ list: 'weathers', id: old.id, after: null })),
+      { list: 'weathers', id, after: { id, homeId: facts.home.id, ...read.value } },
+    ];
     const refused = await change(`Weather from ${read.value.name}`, changes);
     return setOutcome({ refused: refused?.message ?? null, remarks: read.remarks });
   };
@@ -55,11 +68,28 @@ function WeatherPart({ facts }: { readonly facts: HomeFacts }) {
       <Title>Weather and lamps from files</Title>
       <Heading>Weather</Heading>
       <Body>{`Now: ${weatherName(facts)}.`}</Body>
-      {file ? <StationFacts facts={facts} /> : <Body>A year of hourly weather in the EPW format, of the station nearest to you, tells cloud and sun better than a climate family.</Body>}
+      {file ? (
+        <StationFacts facts={facts} />
+      ) : (
+        <Body>
+          A year of hourly weather in the EPW format, of the station nearest to you, tells cloud and sun better than a
+          climate family.
+        </Body>
+      )}
       <Row>
-        <Chooser label="Choose an EPW file" accept=".epw,.txt,text/plain" onText={take} onRefused={(refused) => setOutcome({ refused, remarks: [] })} />
+        <Chooser
+          label="Choose an EPW file"
+          accept=".epw,.txt,text/plain"
+          onText={take}
+          onRefused={(refused) => setOutcome({ refused, remarks: [] })}
+        />
         {file ? (
-          <Button kind="danger" onPress={() => void change(`Took out the weather of ${file.name}`, [{ list: 'weathers', id: file.id, after: null }])}>
+          <Button
+            kind="danger"
+            onPress={() =>
+              void change(`Took out the weather of ${file.name}`, [{ list: 'weathers', id: file.id, after: null }])
+            }
+          >
             Take the file out
           </Button>
         ) : null}
@@ -78,7 +108,10 @@ function StationFacts({ facts }: { readonly facts: HomeFacts }) {
       <Small>{`${file!.latitude}°, ${file!.longitude}°, ${file!.elevationM} m; clock UTC${file!.utcOffsetH >= 0 ? '+' : ''}${file!.utcOffsetH}; about ${Math.round(away)} km from here.`}</Small>
       {away > 150 ? <Small>! That is far: clouds may differ.</Small> : null}
       <Small>{`Sun and sky on level ground, kWh/m² a day, January first: ${months.map((kwh) => kwh.toFixed(1)).join(', ')}.`}</Small>
-      <Small>Within each hour beam and diffuse light follow a clear sky’s course, so that the sun can be traced every quarter of an hour.</Small>
+      <Small>
+        Within each hour beam and diffuse light follow a clear sky’s course, so that the sun can be traced every quarter
+        of an hour.
+      </Small>
     </View>
   );
 }
@@ -88,16 +121,24 @@ function LampPart({ facts }: { readonly facts: HomeFacts }) {
   const [outcome, setOutcome] = useState<Outcome>(NOTHING);
   const take = async (text: string) => {
     const read = readLamp(text);
-    if (!read.ok) return setOutcome({ refused: `Line ${read.line}: ${read.message} Nothing was changed.`, remarks: [] });
+    if (!read.ok)
+      return setOutcome({ refused: `Line ${read.line}: ${read.message} Nothing was changed.`, remarks: [] });
     const id = newId();
-    const refused = await change(`Lamp file ${read.value.name}`, [{ list: 'photometries', id, after: { id, homeId: facts.home.id, ...read.value } }]);
+    const refused = await change(`Lamp file ${read.value.name}`, [
+      { list: 'photometries', id, after: { id, homeId: facts.home.id, ...read.value } },
+    ]);
     return setOutcome({ refused: refused?.message ?? null, remarks: read.remarks });
   };
   return (
     <>
       <Heading>Lamps</Heading>
       <Body>{`How a lamp spreads its light, as measured: LM-63 (.ies) or EULUMDAT (.ldt), up to ${MOST_INTENSITIES.toLocaleString('en')} intensities. Choose it then in the lamp’s form.`}</Body>
-      <Chooser label="Choose a lamp file" accept=".ies,.ldt,.txt,text/plain" onText={take} onRefused={(refused) => setOutcome({ refused, remarks: [] })} />
+      <Chooser
+        label="Choose a lamp file"
+        accept=".ies,.ldt,.txt,text/plain"
+        onText={take}
+        onRefused={(refused) => setOutcome({ refused, remarks: [] })}
+      />
       <Told outcome={outcome} />
       {facts.photometries.map((photometry) => (
         <LampFile key={photometry.id} facts={facts} photometry={photometry} />
@@ -129,10 +170,16 @@ function LampFile({ facts, photometry }: { readonly facts: HomeFacts; readonly p
       <Strong>{photometry.name}</Strong>
       <Small>{`${Math.round(photometry.lumens)} lm, ${photometry.powerW} W, ${count(photometry.planes.length, 'plane')} of ${photometry.angles.length} angles; ${users.length === 0 ? 'no lamp uses it' : `used by ${users.map((lamp) => lamp.name).join(', ')}`}`}</Small>
       <Row>
-        <Button label={`Save ${photometry.name} as LM-63`} onPress={() => saveFile(`${fileName}.ies`, writeLm63(photometry), 'text/plain')}>
+        <Button
+          label={`Save ${photometry.name} as LM-63`}
+          onPress={() => saveFile(`${fileName}.ies`, writeLm63(photometry), 'text/plain')}
+        >
           Save as LM-63
         </Button>
-        <Button label={`Save ${photometry.name} as EULUMDAT`} onPress={() => saveFile(`${fileName}.ldt`, writeEulumdat(photometry), 'text/plain')}>
+        <Button
+          label={`Save ${photometry.name} as EULUMDAT`}
+          onPress={() => saveFile(`${fileName}.ldt`, writeEulumdat(photometry), 'text/plain')}
+        >
           Save as EULUMDAT
         </Button>
         <Button kind="danger" label={`Take out ${photometry.name}`} onPress={() => void takeOut()}>
@@ -158,7 +205,8 @@ function Chooser({ label, accept, onText, onRefused }: ChooserGiven) {
     event.target.value = '';
     if (!file) return;
     // Refused before it is read: a file of that size would stop the screen.
-    if (file.size > FILE_LIMIT) onRefused(`The file is larger than ${FILE_LIMIT / 1_000_000} MB; no such file is. Nothing was read.`);
+    if (file.size > FILE_LIMIT)
+      onRefused(`The file is larger than ${FILE_LIMIT / 1_000_000} MB; no such file is. Nothing was read.`);
     else await onText(await file.text());
   };
   return (
@@ -166,7 +214,14 @@ function Chooser({ label, accept, onText, onRefused }: ChooserGiven) {
       <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => input.current?.click()}>
         {label}
       </Button>
-      <input ref={input} type="file" accept={accept} aria-label={`${label}, file`} onChange={(event) => void chosen(event)} style={{ display: 'none' }} />
+      <input
+        ref={input}
+        type="file"
+        accept={accept}
+        aria-label={`${label}, file`}
+        onChange={(event) => void chosen(event)}
+        style={{ display: 'none' }}
+      />
     </View>
   );
 }

@@ -14,14 +14,22 @@ export interface Stretches {
 
 /** Puts cells alike into one path for each source and strength: a few paths instead of thousands of boxes. */
 export function stretchPaths(year: LightYear): Stretches[] {
-  const byKind = new Map<string, { source: number; strength: number; runs: [day: number, from: number, to: number][] }>();
+  const byKind = new Map<
+    string,
+    { source: number; strength: number; runs: [day: number, from: number, to: number][] }
+  >();
   for (let day = 0; day < year.days; day++) {
     let row = 0;
     while (row < YEAR_ROWS) {
       const source = year.source[day * YEAR_ROWS + row]!;
       const strength = strengthOf(year.ppfd[day * YEAR_ROWS + row]!);
       let end = row + 1;
-      while (end < YEAR_ROWS && year.source[day * YEAR_ROWS + end] === source && strengthOf(year.ppfd[day * YEAR_ROWS + end]!) === strength) end++;
+      while (
+        end < YEAR_ROWS &&
+        year.source[day * YEAR_ROWS + end] === source &&
+        strengthOf(year.ppfd[day * YEAR_ROWS + end]!) === strength
+      )
+        end++;
       if (source !== 0 && strength >= 0) {
         const key = `${source}/${strength}`;
         const kind = byKind.get(key) ?? { source, strength, runs: [] };
@@ -35,7 +43,12 @@ export function stretchPaths(year: LightYear): Stretches[] {
     source: SHINING[source]!,
     strength,
     path: (left, top, perDay, perRow) =>
-      runs.map(([day, from, to]) => `M${(left + day * perDay).toFixed(1)} ${(top + from * perRow).toFixed(1)}h${(perDay + 0.15).toFixed(2)}v${((to - from) * perRow).toFixed(1)}h${(-perDay - 0.15).toFixed(2)}z`).join(''),
+      runs
+        .map(
+          ([day, from, to]) =>
+            `M${(left + day * perDay).toFixed(1)} ${(top + from * perRow).toFixed(1)}h${(perDay + 0.15).toFixed(2)}v${((to - from) * perRow).toFixed(1)}h${(-perDay - 0.15).toFixed(2)}z`,
+        )
+        .join(''),
   }));
 }
 
@@ -47,10 +60,21 @@ const HOURS_A_ROW = 24 / YEAR_ROWS;
 
 /** Light of each day, mol m-2. */
 export function dailyDli({ ppfd, days }: LightYear): number[] {
-  return Array.from({ length: days }, (_, day) => ppfd.subarray(day * YEAR_ROWS, (day + 1) * YEAR_ROWS).reduce((sum, value) => sum + value, 0) * HOURS_A_ROW * MOL_PER_UMOL_HOUR);
+  return Array.from(
+    { length: days },
+    (_, day) =>
+      ppfd.subarray(day * YEAR_ROWS, (day + 1) * YEAR_ROWS).reduce((sum, value) => sum + value, 0) *
+      HOURS_A_ROW *
+      MOL_PER_UMOL_HOUR,
+  );
 }
 
 /** Hours of each day in which a leaf notices light. */
 export function lightHours({ source, days }: LightYear): number[] {
-  return Array.from({ length: days }, (_, day) => source.subarray(day * YEAR_ROWS, (day + 1) * YEAR_ROWS).reduce((sum, value) => sum + (value === 0 ? 0 : 1), 0) * HOURS_A_ROW);
+  return Array.from(
+    { length: days },
+    (_, day) =>
+      source.subarray(day * YEAR_ROWS, (day + 1) * YEAR_ROWS).reduce((sum, value) => sum + (value === 0 ? 0 : 1), 0) *
+      HOURS_A_ROW,
+  );
 }

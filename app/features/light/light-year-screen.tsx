@@ -42,7 +42,11 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
       <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
       <Title>Every day and hour</Title>
       <Small>{`Days across, hours down, the mean sky of each time. Weather: ${weatherName(facts)}.`}</Small>
-      <Drawing name={`${facts.home.name}, ${spot.name}: what shines, day by day`} minHeight={HEIGHT} legend={<Legend />}>
+      <Drawing
+        name={`${facts.home.name}, ${spot.name}: what shines, day by day`}
+        minHeight={HEIGHT}
+        legend={<Legend />}
+      >
         {(width) => (year ? <Hours year={year} width={width} month={month} /> : <Small>Working …</Small>)}
       </Drawing>
       <MonthSlider month={month} onMonth={setMonth} />
@@ -54,7 +58,13 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
       <Drawing
         name={`${facts.home.name}, ${spot.name}: each day’s sum of light, mol a day`}
         minHeight={SUM_HEIGHT}
-        legend={<Small>{targets.length === 0 ? 'Nobody with known needs stands here.' : `The grey band is what ${targets[0]!.name} thrives on.`}</Small>}
+        legend={
+          <Small>
+            {targets.length === 0
+              ? 'Nobody with known needs stands here.'
+              : `The grey band is what ${targets[0]!.name} thrives on.`}
+          </Small>
+        }
       >
         {(width) => <Sums year={year} width={width} targets={targets[0]?.targets ?? null} />}
       </Drawing>
@@ -73,7 +83,12 @@ function Hours({ year, width, month }: { readonly year: LightYear; readonly widt
   const from = year.monthStarts[month - 1]!;
   const to = year.monthStarts[month] ?? year.days;
   return (
-    <Svg width={width} height={HEIGHT} role="img" aria-label="What shines on this spot by day of the year and hour of the day; the table below tells it by month">
+    <Svg
+      width={width}
+      height={HEIGHT}
+      role="img"
+      aria-label="What shines on this spot by day of the year and hour of the day; the table below tells it by month"
+    >
       <Defs>
         <Pattern id="by-lamps" patternUnits="userSpaceOnUse" width={4} height={4}>
           <Rect width={4} height={4} fill={colour.lamps} opacity={0.35} />
@@ -82,16 +97,45 @@ function Hours({ year, width, month }: { readonly year: LightYear; readonly widt
       </Defs>
       <Rect x={LEFT} y={0} width={width - LEFT} height={HEIGHT - 20} fill={ink.sheet} stroke={ink.line} />
       {paths.map(({ source, strength, path }) => (
-        <Path key={`${source}-${strength}`} d={path(LEFT, 0, scaleX, scaleY)} fill={source === 'lamps' ? 'url(#by-lamps)' : colour[source]} opacity={(strength + 1) / STRENGTHS.length} />
+        <Path
+          key={`${source}-${strength}`}
+          d={path(LEFT, 0, scaleX, scaleY)}
+          fill={source === 'lamps' ? 'url(#by-lamps)' : colour[source]}
+          opacity={(strength + 1) / STRENGTHS.length}
+        />
       ))}
-      <Rect x={LEFT + from * scaleX} y={0.75} width={(to - from) * scaleX} height={HEIGHT - 21.5} fill="none" stroke={ink.danger} strokeWidth={1.5} />
+      <Rect
+        x={LEFT + from * scaleX}
+        y={0.75}
+        width={(to - from) * scaleX}
+        height={HEIGHT - 21.5}
+        fill="none"
+        stroke={ink.danger}
+        strokeWidth={1.5}
+      />
       {[0, 6, 12, 18, 24].map((hour) => (
-        <SvgText key={hour} x={LEFT - 5} y={Math.max(10, (hour / 24) * (HEIGHT - 20) + 4)} textAnchor="end" fontFamily={FONT.lettering} fontSize={13} fill={ink.soft}>
+        <SvgText
+          key={hour}
+          x={LEFT - 5}
+          y={Math.max(10, (hour / 24) * (HEIGHT - 20) + 4)}
+          textAnchor="end"
+          fontFamily={FONT.lettering}
+          fontSize={13}
+          fill={ink.soft}
+        >
           {`${hour}`}
         </SvgText>
       ))}
       {year.monthStarts.map((start, i) => (
-        <SvgText key={start} x={LEFT + (start + 15) * scaleX} y={HEIGHT - 5} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={ink.soft}>
+        <SvgText
+          key={start}
+          x={LEFT + (start + 15) * scaleX}
+          y={HEIGHT - 5}
+          textAnchor="middle"
+          fontFamily={FONT.lettering}
+          fontSize={14}
+          fill={ink.soft}
+        >
           {MONTH_NAMES[i]!.charAt(0)}
         </SvgText>
       ))}
@@ -119,28 +163,68 @@ function Legend() {
   );
 }
 
-function Sums({ year, width, targets }: { readonly year: LightYear; readonly width: number; readonly targets: readonly Target[] | null }) {
+function Sums({
+  year,
+  width,
+  targets,
+}: {
+  readonly year: LightYear;
+  readonly width: number;
+  readonly targets: readonly Target[] | null;
+}) {
   const ink = useInk();
   const sums = useMemo(() => dailyDli(year), [year]);
   const most = Math.max(1, ...sums, ...(targets?.map((target) => Math.min(target.light.thrivesTo, 30)) ?? [])) * 1.08;
   const x = (day: number) => LEFT + (day / year.days) * (width - LEFT);
   const y = (dli: number) => (1 - Math.min(dli, most) / most) * (SUM_HEIGHT - 18);
-  const line = sums.map((dli, day) => `${day === 0 ? 'M' : 'L'}${x(day + 0.5).toFixed(1)} ${y(dli).toFixed(1)}`).join(' ');
+  const line = sums
+    .map((dli, day) => `${day === 0 ? 'M' : 'L'}${x(day + 0.5).toFixed(1)} ${y(dli).toFixed(1)}`)
+    .join(' ');
   return (
-    <Svg width={width} height={SUM_HEIGHT} role="img" aria-label="Sum of light by day; the table below tells it by month">
+    <Svg
+      width={width}
+      height={SUM_HEIGHT}
+      role="img"
+      aria-label="Sum of light by day; the table below tells it by month"
+    >
       {targets?.map((target, i) => {
         const from = x(year.monthStarts[i]!);
-        return <Rect key={target.month} x={from} y={y(target.light.thrivesTo)} width={x(year.monthStarts[i + 1] ?? year.days) - from} height={y(target.light.thrivesFrom) - y(target.light.thrivesTo)} fill={ink.line} />;
+        return (
+          <Rect
+            key={target.month}
+            x={from}
+            y={y(target.light.thrivesTo)}
+            width={x(year.monthStarts[i + 1] ?? year.days) - from}
+            height={y(target.light.thrivesFrom) - y(target.light.thrivesTo)}
+            fill={ink.line}
+          />
+        );
       })}
       <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={ink.strongLine} />
       <Path d={line} stroke={ink.factor.light} strokeWidth={1.8} fill="none" />
       {[0, most / 2].map((dli) => (
-        <SvgText key={dli} x={LEFT - 5} y={y(dli) + 4} textAnchor="end" fontFamily={FONT.lettering} fontSize={13} fill={ink.soft}>
+        <SvgText
+          key={dli}
+          x={LEFT - 5}
+          y={y(dli) + 4}
+          textAnchor="end"
+          fontFamily={FONT.lettering}
+          fontSize={13}
+          fill={ink.soft}
+        >
           {dli === 0 ? '0' : mol(dli)}
         </SvgText>
       ))}
       {year.monthStarts.map((start, i) => (
-        <SvgText key={start} x={x(start + 15)} y={SUM_HEIGHT - 3} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={ink.soft}>
+        <SvgText
+          key={start}
+          x={x(start + 15)}
+          y={SUM_HEIGHT - 3}
+          textAnchor="middle"
+          fontFamily={FONT.lettering}
+          fontSize={14}
+          fill={ink.soft}
+        >
           {MONTH_NAMES[i]!.charAt(0)}
         </SvgText>
       ))}
@@ -151,7 +235,8 @@ function Sums({ year, width, targets }: { readonly year: LightYear; readonly wid
 function MonthTable({ year, targets }: { readonly year: LightYear; readonly targets: readonly Target[] | null }) {
   const sums = dailyDli(year);
   const lit = lightHours(year);
-  const mean = (list: readonly number[], from: number, to: number) => list.slice(from, to).reduce((sum, value) => sum + value, 0) / (to - from);
+  const mean = (list: readonly number[], from: number, to: number) =>
+    list.slice(from, to).reduce((sum, value) => sum + value, 0) / (to - from);
   return (
     <View role="table" aria-label="Light by month">
       <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
@@ -164,7 +249,12 @@ function MonthTable({ year, targets }: { readonly year: LightYear; readonly targ
       {year.monthStarts.map((from, i) => {
         const to = year.monthStarts[i + 1] ?? year.days;
         const target = targets?.[i];
-        const cells = [monthName(i + 1), mol(mean(sums, from, to)), hours(mean(lit, from, to)), target ? `${mol(target.light.thrivesFrom)} to ${mol(target.light.thrivesTo)}` : '–'];
+        const cells = [
+          monthName(i + 1),
+          mol(mean(sums, from, to)),
+          hours(mean(lit, from, to)),
+          target ? `${mol(target.light.thrivesFrom)} to ${mol(target.light.thrivesTo)}` : '–',
+        ];
         return (
           <View role="row" key={from} style={{ flexDirection: 'row', gap: SPACE.s }}>
             {cells.map((cell, column) => (

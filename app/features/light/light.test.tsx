@@ -16,7 +16,19 @@ import { TakeReading } from './take-reading';
 import { TierScreen } from './tier-screen';
 
 const reading = (given: Partial<Reading>): Reading => ({
-  id: 'm', homeId: 'h', spotId: 'bright', atMs: Date.UTC(2026, 5, 21, 11), value: 100, unit: 'ppfd', sky: 'clear', outdoorValue: null, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null, ...given,
+  id: 'm',
+  homeId: 'h',
+  spotId: 'bright',
+  atMs: Date.UTC(2026, 5, 21, 11),
+  value: 100,
+  unit: 'ppfd',
+  sky: 'clear',
+  outdoorValue: null,
+  curtains: 'open',
+  lamps: 'off',
+  note: '',
+  withdrawnOn: null,
+  ...given,
 });
 
 /** What the screen asked to store; the server is not there in these tests. */
@@ -129,7 +141,12 @@ describe('taking a reading', () => {
     await settled();
     fireEvent.press(screen.getByText('Keep the reading'));
     await settled();
-    expect(asked[0]).toMatchObject({ summary: 'Read 5400 lux at Bright', changes: [{ list: 'readings', after: { spotId: 'bright', value: 5400, unit: 'lux', sky: 'overcast', withdrawnOn: null } }] });
+    expect(asked[0]).toMatchObject({
+      summary: 'Read 5400 lux at Bright',
+      changes: [
+        { list: 'readings', after: { spotId: 'bright', value: 5400, unit: 'lux', sky: 'overcast', withdrawnOn: null } },
+      ],
+    });
     expect(useDrafts.getState().drafts['reading/bright']).toBeUndefined();
   });
 
@@ -152,11 +169,15 @@ describe('readings taken', () => {
     const asked = changesAsked();
     const compared = answerer.answer(facts, 2026).readings[0]!;
     await open(<ReadingsScreen />);
-    expect(screen.getByText(`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed daylight`)).toBeTruthy();
+    expect(
+      screen.getByText(`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed daylight`),
+    ).toBeTruthy();
     expect(screen.getByText('Withdrawn on 2026-06-30: it corrects nothing.')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Withdraw 100 µmol/m²s'));
     await settled();
-    expect(asked[0]).toMatchObject({ changes: [{ list: 'readings', id: 'm', after: { withdrawnOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) } }] });
+    expect(asked[0]).toMatchObject({
+      changes: [{ list: 'readings', id: 'm', after: { withdrawnOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) } }],
+    });
   });
 
   it('teach the first step when there are none', async () => {
@@ -167,15 +188,33 @@ describe('readings taken', () => {
 
 describe('files', () => {
   it('name the weather in force and each lamp file with who uses it', async () => {
-    const photometry = { id: 'f', homeId: 'h', name: 'Bar 60', lumens: 1500, powerW: 15, lengthM: 0.6, breadthM: 0.05, planes: [0], angles: [0, 90], candela: [400, 0] };
-    showHome({ ...shownHome, photometries: [photometry], lamps: shownHome.lamps.map((lamp) => ({ ...lamp, photometryId: 'f' })) });
+    const photometry = {
+      id: 'f',
+      homeId: 'h',
+      name: 'Bar 60',
+      lumens: 1500,
+      powerW: 15,
+      lengthM: 0.6,
+      breadthM: 0.05,
+      planes: [0],
+      angles: [0, 90],
+      candela: [400, 0],
+    };
+    showHome({
+      ...shownHome,
+      photometries: [photometry],
+      lamps: shownHome.lamps.map((lamp) => ({ ...lamp, photometryId: 'f' })),
+    });
     const asked = changesAsked();
     await open(<FilesScreen />);
     expect(screen.getByText(/^Now: /)).toBeTruthy();
     expect(screen.getByText(/^1500 lm, 15 W, 1 plane of 2 angles; used by Lamp$/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Take out Bar 60'));
     await settled();
-    expect(asked[0]!.changes).toMatchObject([{ list: 'lamps', after: { photometryId: null } }, { list: 'photometries', id: 'f', after: null }]);
+    expect(asked[0]!.changes).toMatchObject([
+      { list: 'lamps', after: { photometryId: null } },
+      { list: 'photometries', id: 'f', after: null },
+    ]);
   });
 });
 

@@ -1,5 +1,13 @@
 /** A room under light at a month, a day and an hour: the wash over its plan, the sun's patch where it falls, playing through the day. */
-import { DAY_FRAMES, SKY_KINDS, compassWord, type HomeFacts, type Room, type RoomDay, type SkyKind } from '@dulvan/core';
+import {
+  DAY_FRAMES,
+  SKY_KINDS,
+  compassWord,
+  type HomeFacts,
+  type Room,
+  type RoomDay,
+  type SkyKind,
+} from '@dulvan/core';
 import { useEffect, useState } from 'react';
 import { AccessibilityInfo, View } from 'react-native';
 import { YEAR, useRoomDay } from '../../state/answers';
@@ -20,7 +28,11 @@ import { useMonth } from '../rooms/use-month';
 import { NotHere } from '../shell/not-here';
 import { PPFD_STEPS, instantOpacity } from './instant-wash';
 
-const SKY_WORD: Readonly<Record<SkyKind, string>> = { typical: 'Mean of the month', clear: 'Clear', overcast: 'Overcast' };
+const SKY_WORD: Readonly<Record<SkyKind, string>> = {
+  typical: 'Mean of the month',
+  clear: 'Clear',
+  overcast: 'Overcast',
+};
 
 export function RoomDayScreen({ roomId }: { readonly roomId: string }) {
   const facts = useFacts();
@@ -47,7 +59,8 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
   }, [playing]);
   const play = async () => {
     // Who asked for less motion steps by hand.
-    if (playing === 'no' && (await AccessibilityInfo.isReduceMotionEnabled())) setFrame((now) => (now + 4) % DAY_FRAMES);
+    if (playing === 'no' && (await AccessibilityInfo.isReduceMotionEnabled()))
+      setFrame((now) => (now + 4) % DAY_FRAMES);
     else setPlaying(playing === 'no' ? 'yes' : 'no');
   };
   const cells = shown ? shown.columns * shown.rows : 0;
@@ -55,12 +68,19 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
   const elevation = shown?.sunElevationDeg[frame] ?? 0;
   const patches = shown?.patches[frame] ?? [];
   const minute = frame * MINUTES;
-  const sunWords = elevation > 0 ? `Sun in the ${compassWord(shown?.sunAzimuthDeg[frame] ?? 0)}, ${Math.round(elevation)}° high` : 'The sun is down';
+  const sunWords =
+    elevation > 0
+      ? `Sun in the ${compassWord(shown?.sunAzimuthDeg[frame] ?? 0)}, ${Math.round(elevation)}° high`
+      : 'The sun is down';
   const first = (
     <>
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
       <Title>{`${clock(minute)}, ${day} ${monthName(month)}`}</Title>
-      <Small>{shown ? `${sunWords}. ${patches.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.'}` : 'Working …'}</Small>
+      <Small>
+        {shown
+          ? `${sunWords}. ${patches.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.'}`
+          : 'Working …'}
+      </Small>
       <Drawing
         name={`${facts.home.name}, ${room.name}: ${clock(minute)} on ${day} ${monthName(month)}, ${SKY_WORD[sky].toLowerCase()}`}
         minHeight={260}
@@ -73,11 +93,25 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
             month={month}
             wash={null}
             width={width}
-            {...(shown && now ? { instant: { columns: shown.columns, rows: shown.rows, opacity: Array.from(now, instantOpacity) }, sunPatches: patches } : {})}
+            {...(shown && now
+              ? {
+                  instant: { columns: shown.columns, rows: shown.rows, opacity: Array.from(now, instantOpacity) },
+                  sunPatches: patches,
+                }
+              : {})}
           />
         )}
       </Drawing>
-      <StepSlider label="Time of day" value={frame} most={DAY_FRAMES - 1} words={clock(minute)} onValue={(value) => { setPlaying('no'); setFrame(value); }} />
+      <StepSlider
+        label="Time of day"
+        value={frame}
+        most={DAY_FRAMES - 1}
+        words={clock(minute)}
+        onValue={(value) => {
+          setPlaying('no');
+          setFrame(value);
+        }}
+      />
       <Row>
         <Button kind="main" onPress={() => void play()}>
           {playing === 'yes' ? 'Stop' : 'Play the day'}
@@ -95,14 +129,27 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
     <>
       <View style={{ gap: SPACE.s }}>
         <Strong>Sky</Strong>
-        <Choices label="Sky" value={sky} onValue={(value) => setSky(value as SkyKind)} choices={SKY_KINDS.map((kind) => ({ value: kind, word: SKY_WORD[kind] }))} />
+        <Choices
+          label="Sky"
+          value={sky}
+          onValue={(value) => setSky(value as SkyKind)}
+          choices={SKY_KINDS.map((kind) => ({ value: kind, word: SKY_WORD[kind] }))}
+        />
         <Strong>Month and day</Strong>
         <MonthSlider month={month} onMonth={setMonth} />
-        <Choices label="Day" value={String(day)} onValue={(value) => setDay(Number(value) as 1 | 11 | 21)} choices={[1, 11, 21].map((value) => ({ value: String(value), word: `${value}.` }))} />
+        <Choices
+          label="Day"
+          value={String(day)}
+          onValue={(value) => setDay(Number(value) as 1 | 11 | 21)}
+          choices={[1, 11, 21].map((value) => ({ value: String(value), word: `${value}.` }))}
+        />
       </View>
       <Heading>At the spots</Heading>
       {shown ? <SpotsNow facts={facts} shown={shown} frame={frame} /> : <Small>Working …</Small>}
-      <Small>Curtains and lamps as programmed for that time. The wash lies at one height; each spot’s figure is at its own leaves.</Small>
+      <Small>
+        Curtains and lamps as programmed for that time. The wash lies at one height; each spot’s figure is at its own
+        leaves.
+      </Small>
     </>
   );
   return <TwoPanes first={first} second={second} />;
@@ -117,7 +164,16 @@ function Legend({ heightM }: { readonly heightM: number }) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         {PPFD_STEPS.map((from) => (
           <View key={from} style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-            <View style={{ width: 18, height: 14, backgroundColor: ink.wash, opacity: instantOpacity(from), borderWidth: 1, borderColor: ink.strongLine }} />
+            <View
+              style={{
+                width: 18,
+                height: 14,
+                backgroundColor: ink.wash,
+                opacity: instantOpacity(from),
+                borderWidth: 1,
+                borderColor: ink.strongLine,
+              }}
+            />
             <Small>{`${from}`}</Small>
           </View>
         ))}
@@ -127,7 +183,15 @@ function Legend({ heightM }: { readonly heightM: number }) {
 }
 
 /** Each spot's light at that time, at its own leaves, readings counted in. */
-function SpotsNow({ facts, shown, frame }: { readonly facts: HomeFacts; readonly shown: RoomDay; readonly frame: number }) {
+function SpotsNow({
+  facts,
+  shown,
+  frame,
+}: {
+  readonly facts: HomeFacts;
+  readonly shown: RoomDay;
+  readonly frame: number;
+}) {
   const units = useUnits();
   return (
     <View role="table" aria-label="Light at each spot">

@@ -1,5 +1,14 @@
 /** Takes a reading of a light meter at a spot: a number, the sky, and it is kept; what it changes is shown before. */
-import { READING_UNITS, civilDateOf, startOfCivilDay, type HomeFacts, type Reading, type ReadingSky, type ReadingUnit, type Spot } from '@dulvan/core';
+import {
+  READING_UNITS,
+  civilDateOf,
+  startOfCivilDay,
+  type HomeFacts,
+  type Reading,
+  type ReadingSky,
+  type ReadingUnit,
+  type Spot,
+} from '@dulvan/core';
 import { readingSchema } from '@dulvan/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -46,20 +55,45 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
   const [refusal, setRefusal] = useState<string | null>(null);
   const [asked, setAsked] = useState<'no' | 'yes'>('no');
   const lampsHere = facts.lamps.length > 0;
-  const given: Draft = { value: '', unit: lastUnit(facts), sky: 'overcast', curtains: curtainsNow(facts, spot, startedMs), lamps: 'off', ago: '0', outdoor: '', note: '', ...draft };
+  const given: Draft = {
+    value: '',
+    unit: lastUnit(facts),
+    sky: 'overcast',
+    curtains: curtainsNow(facts, spot, startedMs),
+    lamps: 'off',
+    ago: '0',
+    outdoor: '',
+    note: '',
+    ...draft,
+  };
   const set = (field: string, value: string) => put(key, { ...given, [field]: value });
   const value = typedNumber(given.value!);
   const outdoor = given.outdoor!.trim() === '' ? null : typedNumber(given.outdoor!);
   const sky = given.sky as ReadingSky;
-  const valueError = value >= 0 && value <= 200_000 ? undefined : `A number. From 0 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}.`;
-  const outdoorError = outdoor === null || (outdoor >= 0.01 && outdoor <= 200_000) ? undefined : `From 0.01 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}, or nothing.`;
+  const valueError =
+    value >= 0 && value <= 200_000
+      ? undefined
+      : `A number. From 0 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}.`;
+  const outdoorError =
+    outdoor === null || (outdoor >= 0.01 && outdoor <= 200_000)
+      ? undefined
+      : `From 0.01 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}, or nothing.`;
   const reading: Reading | null =
     valueError || outdoorError
       ? null
       : {
-          id, homeId: facts.home.id, spotId: spot.id, atMs: startedMs - Number(given.ago) * 60_000, value, unit: given.unit as ReadingUnit, sky,
-          outdoorValue: sky === 'dark' ? null : outdoor, curtains: sky === 'dark' ? 'shut' : (given.curtains as Reading['curtains']),
-          lamps: sky === 'dark' ? 'on' : (given.lamps as Reading['lamps']), note: given.note!, withdrawnOn: null,
+          id,
+          homeId: facts.home.id,
+          spotId: spot.id,
+          atMs: startedMs - Number(given.ago) * 60_000,
+          value,
+          unit: given.unit as ReadingUnit,
+          sky,
+          outdoorValue: sky === 'dark' ? null : outdoor,
+          curtains: sky === 'dark' ? 'shut' : (given.curtains as Reading['curtains']),
+          lamps: sky === 'dark' ? 'on' : (given.lamps as Reading['lamps']),
+          note: given.note!,
+          withdrawnOn: null,
         };
   const keep = async () => {
     setAsked('yes');
@@ -69,7 +103,9 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
       setRefusal(parsed.error.issues[0]!.message);
       return;
     }
-    const refused = await change(`Read ${given.value} ${READING_UNIT_WORD[reading.unit]} at ${spot.name}`, [{ list: 'readings', id, after: parsed.data }]);
+    const refused = await change(`Read ${given.value} ${READING_UNIT_WORD[reading.unit]} at ${spot.name}`, [
+      { list: 'readings', id, after: parsed.data },
+    ]);
     if (refused) {
       setRefusal(refused.message);
       return;
@@ -79,13 +115,32 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
   };
   return (
     <Page>
-      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spotPlace(facts, spot.id)}</TextLink>
+      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>
+        {spotPlace(facts, spot.id)}
+      </TextLink>
       <Title>Take a reading</Title>
       <Small>Hold the meter level where the leaves are, facing up, and stand out of the light.</Small>
-      <Field label="The meter shows" kind="number" autoFocus value={given.value!} onValue={(text) => set('value', text)} error={asked === 'yes' || given.value !== '' ? valueError : undefined} />
-      <Choices label="In" value={given.unit!} onValue={(next) => set('unit', next)} choices={READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }))} />
+      <Field
+        label="The meter shows"
+        kind="number"
+        autoFocus
+        value={given.value!}
+        onValue={(text) => set('value', text)}
+        error={asked === 'yes' || given.value !== '' ? valueError : undefined}
+      />
+      <Choices
+        label="In"
+        value={given.unit!}
+        onValue={(next) => set('unit', next)}
+        choices={READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }))}
+      />
       <Strong>The sky</Strong>
-      <Choices label="The sky" value={sky} onValue={(next) => set('sky', next)} choices={(Object.keys(SKY_WORD) as ReadingSky[]).map((kind) => ({ value: kind, word: SKY_WORD[kind] }))} />
+      <Choices
+        label="The sky"
+        value={sky}
+        onValue={(next) => set('sky', next)}
+        choices={(Object.keys(SKY_WORD) as ReadingSky[]).map((kind) => ({ value: kind, word: SKY_WORD[kind] }))}
+      />
       {sky === 'dark' ? <Small>Night, or every curtain tight, lamps on: this corrects the lamps alone.</Small> : null}
       {reading ? <Effect facts={facts} reading={reading} spotId={spot.id} /> : null}
       <Row>
@@ -94,31 +149,67 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
         </Button>
       </Row>
       {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
-      {asked === 'yes' && valueError ? <Small style={{ color: danger }}>✕ Type what the meter shows first.</Small> : null}
+      {asked === 'yes' && valueError ? (
+        <Small style={{ color: danger }}>✕ Type what the meter shows first.</Small>
+      ) : null}
       <Rule />
       <Small>Taken now, curtains as planned for this hour, lamps off. Where it was otherwise:</Small>
       {sky === 'dark' ? null : (
         <>
           <Strong>Curtains</Strong>
-          <Choices label="Curtains" value={given.curtains!} onValue={(next) => set('curtains', next)} choices={[{ value: 'open', word: 'Open' }, { value: 'shut', word: 'Shut' }]} />
+          <Choices
+            label="Curtains"
+            value={given.curtains!}
+            onValue={(next) => set('curtains', next)}
+            choices={[
+              { value: 'open', word: 'Open' },
+              { value: 'shut', word: 'Shut' },
+            ]}
+          />
           {lampsHere ? (
             <>
               <Strong>Lamps</Strong>
-              <Choices label="Lamps" value={given.lamps!} onValue={(next) => set('lamps', next)} choices={[{ value: 'off', word: 'Off' }, { value: 'on', word: 'On' }]} />
+              <Choices
+                label="Lamps"
+                value={given.lamps!}
+                onValue={(next) => set('lamps', next)}
+                choices={[
+                  { value: 'off', word: 'Off' },
+                  { value: 'on', word: 'On' },
+                ]}
+              />
             </>
           ) : null}
-          <Field label="The same meter outdoors, if you can" kind="number" unit={READING_UNIT_WORD[given.unit as ReadingUnit]} value={given.outdoor!} onValue={(text) => set('outdoor', text)} error={outdoorError} help="On open level ground within a minute. Then cloud no longer matters: the surest reading there is." />
+          <Field
+            label="The same meter outdoors, if you can"
+            kind="number"
+            unit={READING_UNIT_WORD[given.unit as ReadingUnit]}
+            value={given.outdoor!}
+            onValue={(text) => set('outdoor', text)}
+            error={outdoorError}
+            help="On open level ground within a minute. Then cloud no longer matters: the surest reading there is."
+          />
         </>
       )}
       <Strong>When</Strong>
-      <Choices label="When" value={given.ago!} onValue={(next) => set('ago', next)} choices={AGO.map((minutes) => ({ value: String(minutes), word: minutes === 0 ? 'Now' : minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago` }))} />
+      <Choices
+        label="When"
+        value={given.ago!}
+        onValue={(next) => set('ago', next)}
+        choices={AGO.map((minutes) => ({
+          value: String(minutes),
+          word: minutes === 0 ? 'Now' : minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago`,
+        }))}
+      />
     </Page>
   );
 }
 
 /** Whether any curtain that dims a spot is planned to be shut now. */
 function curtainsNow(facts: HomeFacts, spot: Spot, atMs: number): Reading['curtains'] {
-  const stand = facts.stands.find((candidate) => candidate.id === facts.tiers.find((tier) => tier.id === spot.tierId)?.standId);
+  const stand = facts.stands.find(
+    (candidate) => candidate.id === facts.tiers.find((tier) => tier.id === spot.tierId)?.standId,
+  );
   const own = facts.rooms.find((room) => room.id === stand?.roomId);
   const date = civilDateOf(atMs, facts.home.timeZone);
   const minute = (atMs - startOfCivilDay(date, facts.home.timeZone)) / 60_000;
@@ -127,16 +218,30 @@ function curtainsNow(facts: HomeFacts, spot: Spot, atMs: number): Reading['curta
     .some((window) =>
       [
         [window.curtainId, window.curtainMonths, window.curtainFromMinute, window.curtainToMinute] as const,
-        [window.secondCurtainId, window.secondCurtainMonths, window.secondCurtainFromMinute, window.secondCurtainToMinute] as const,
+        [
+          window.secondCurtainId,
+          window.secondCurtainMonths,
+          window.secondCurtainFromMinute,
+          window.secondCurtainToMinute,
+        ] as const,
       ].some(([id, months, from, to]) => id !== 'none' && months.includes(date.month) && minute >= from && minute < to),
     );
   return shut ? 'shut' : 'open';
 }
 
 /** The unit of the last reading, since a grower has one meter. */
-const lastUnit = (facts: HomeFacts): ReadingUnit => [...facts.readings].sort((p, q) => q.atMs - p.atMs)[0]?.unit ?? 'lux';
+const lastUnit = (facts: HomeFacts): ReadingUnit =>
+  [...facts.readings].sort((p, q) => q.atMs - p.atMs)[0]?.unit ?? 'lux';
 
-function Effect({ facts, reading, spotId }: { readonly facts: HomeFacts; readonly reading: Reading; readonly spotId: string }) {
+function Effect({
+  facts,
+  reading,
+  spotId,
+}: {
+  readonly facts: HomeFacts;
+  readonly reading: Reading;
+  readonly spotId: string;
+}) {
   const compared = useCompared(facts, reading);
   const answer = useSpotAnswer(spotId);
   const { month } = civilDateOf(reading.atMs, facts.home.timeZone);
@@ -150,9 +255,14 @@ function Effect({ facts, reading, spotId }: { readonly facts: HomeFacts; readonl
           <Small>{`One such reading is good for about ${Math.round(compared.doubt * 100)} %. It corrects this spot, and less its neighbours on the same stand${answer ? `; before it ${monthName(month)} has ${mol(answer.conditions[month - 1]!.dli)} mol a day here` : ''}.`}</Small>
         </>
       ) : (
-        <Small>Nothing to hold it against: at that time the model has no such light here. It is kept in the record and corrects nothing.</Small>
+        <Small>
+          Nothing to hold it against: at that time the model has no such light here. It is kept in the record and
+          corrects nothing.
+        </Small>
       )}
-      {reading.unit !== 'ppfd' && reading.lamps === 'on' && spectra.has('red-blue') ? <Small>A lux meter hardly sees red and blue lamps: such a reading may be off by half or more.</Small> : null}
+      {reading.unit !== 'ppfd' && reading.lamps === 'on' && spectra.has('red-blue') ? (
+        <Small>A lux meter hardly sees red and blue lamps: such a reading may be off by half or more.</Small>
+      ) : null}
     </View>
   );
 }

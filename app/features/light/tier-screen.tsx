@@ -1,5 +1,13 @@
 /** A tier under its lamps: how evenly they light it, the height and hours that a wanted light takes, power and heat. */
-import { lampOutput, lampPower, type HomeFacts, type LampPlan, type LampWish, type Tier, type TierField } from '@dulvan/core';
+import {
+  lampOutput,
+  lampPower,
+  type HomeFacts,
+  type LampPlan,
+  type LampWish,
+  type Tier,
+  type TierField,
+} from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Rect, Text as SvgText } from 'react-native-svg';
@@ -24,7 +32,8 @@ import { NotHere } from '../shell/not-here';
 export function TierScreen({ tierId }: { readonly tierId: string }) {
   const facts = useFacts();
   const tier = facts?.tiers.find((candidate) => candidate.id === tierId);
-  if (!facts || !tier || !facts.lamps.some((lamp) => lamp.tierId === tierId)) return <NotHere what="tier with lamps" back="/rooms" />;
+  if (!facts || !tier || !facts.lamps.some((lamp) => lamp.tierId === tierId))
+    return <NotHere what="tier with lamps" back="/rooms" />;
   return <TierView facts={facts} tier={tier} />;
 }
 
@@ -44,7 +53,11 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
   const hang = (toM: number) =>
     tryOut(
       `Lamps over ${stand.name} at ${length(toM, units)}`,
-      lamps.map((lamp) => ({ list: 'lamps' as const, id: lamp.id, after: { ...lamp, aboveM: Math.round(toM * 100) / 100 } })),
+      lamps.map((lamp) => ({
+        list: 'lamps' as const,
+        id: lamp.id,
+        after: { ...lamp, aboveM: Math.round(toM * 100) / 100 },
+      })),
     );
   const highest = Math.max(0.3, Math.min(2, room.heightM - tier.heightM));
   const first = (
@@ -56,23 +69,41 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
         minHeight={120}
         legend={<Small>PPFD at leaf height by all lamps that reach it, µmol/m²s</Small>}
       >
-        {(width) => (field ? <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} /> : <Small>Working …</Small>)}
+        {(width) =>
+          field ? (
+            <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} />
+          ) : (
+            <Small>Working …</Small>
+          )
+        }
       </Drawing>
       {field ? <SpreadFigures field={field} month={month} /> : null}
       <Strong>{`Lamps hang ${length(aboveM, units)} above the board`}</Strong>
-      <StepSlider label="Height of the lamps" value={Math.round(aboveM / HEIGHT_STEP_M)} most={Math.round(highest / HEIGHT_STEP_M)} words={length(aboveM, units)} onValue={(value) => hang(Math.max(0.04, value * HEIGHT_STEP_M))} />
+      <StepSlider
+        label="Height of the lamps"
+        value={Math.round(aboveM / HEIGHT_STEP_M)}
+        most={Math.round(highest / HEIGHT_STEP_M)}
+        words={length(aboveM, units)}
+        onValue={(value) => hang(Math.max(0.04, value * HEIGHT_STEP_M))}
+      />
       <Row>
         <Button onPress={() => hang(Math.max(0.04, aboveM - 0.05))} label={`Lower the lamps by ${length(0.05, units)}`}>
           Lower
         </Button>
-        <Button onPress={() => hang(Math.min(highest, aboveM + 0.05))} label={`Raise the lamps by ${length(0.05, units)}`}>
+        <Button
+          onPress={() => hang(Math.min(highest, aboveM + 0.05))}
+          label={`Raise the lamps by ${length(0.05, units)}`}
+        >
           Raise
         </Button>
       </Row>
       {circuits.map((circuit) => (
         <LampHours key={circuit.id} circuit={circuit} month={month} />
       ))}
-      <Small>Hang nothing over people or pots without a second hold, keep cables in a drip loop and away from splashes, and load no socket beyond its rating: labels, your local code and a licensed electrician rule.</Small>
+      <Small>
+        Hang nothing over people or pots without a second hold, keep cables in a drip loop and away from splashes, and
+        load no socket beyond its rating: labels, your local code and a licensed electrician rule.
+      </Small>
     </>
   );
   const second = (
@@ -95,7 +126,11 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
   return <TwoPanes first={first} second={second} />;
 }
 
-const RATED_WORD = { ppf: 'By the photons on its label', lumens: 'By its lumens', watts: 'By its watts alone' } as const;
+const RATED_WORD = {
+  ppf: 'By the photons on its label',
+  lumens: 'By its lumens',
+  watts: 'By its watts alone',
+} as const;
 
 function SpreadFigures({ field, month }: { readonly field: TierField; readonly month: number }) {
   const row = (name: string, value: string) => (
@@ -121,7 +156,17 @@ function SpreadFigures({ field, month }: { readonly field: TierField; readonly m
 }
 
 /** PPFD cell by cell with its figure in it. */
-function Spread({ field, widthM, depthM, width }: { readonly field: TierField; readonly widthM: number; readonly depthM: number; readonly width: number }) {
+function Spread({
+  field,
+  widthM,
+  depthM,
+  width,
+}: {
+  readonly field: TierField;
+  readonly widthM: number;
+  readonly depthM: number;
+  readonly width: number;
+}) {
   const ink = useInk();
   // The longer side lies across the screen.
   const turned = depthM > widthM;
@@ -133,13 +178,28 @@ function Spread({ field, widthM, depthM, width }: { readonly field: TierField; r
   const cellWidth = drawnWidth / across;
   const cellHeight = drawnHeight / up;
   return (
-    <Svg width={width} height={drawnHeight} role="img" aria-label={`PPFD over the tier from ${Math.round(field.least)} to ${Math.round(field.most)}`}>
+    <Svg
+      width={width}
+      height={drawnHeight}
+      role="img"
+      aria-label={`PPFD over the tier from ${Math.round(field.least)} to ${Math.round(field.most)}`}
+    >
       {Array.from(field.ppfd, (ppfd, i) => {
         const column = i % field.columns;
         const row = Math.floor(i / field.columns);
         const x = (turned ? row : column) * cellWidth;
         const y = drawnHeight - ((turned ? column : row) + 1) * cellHeight;
-        return <Rect key={i} x={x} y={y} width={cellWidth} height={cellHeight} fill={ink.wash} opacity={field.most > 0 ? 0.08 + (0.62 * ppfd) / field.most : 0} />;
+        return (
+          <Rect
+            key={i}
+            x={x}
+            y={y}
+            width={cellWidth}
+            height={cellHeight}
+            fill={ink.wash}
+            opacity={field.most > 0 ? 0.08 + (0.62 * ppfd) / field.most : 0}
+          />
+        );
       })}
       <Rect x={0.5} y={0.5} width={drawnWidth - 1} height={drawnHeight - 1} fill="none" stroke={ink.ink} />
       {Array.from(field.ppfd, (ppfd, i) => {
@@ -167,15 +227,25 @@ interface WishGiven {
 }
 
 /** What the plants of a tier want of light in a month: the middle of the narrowest band, no peak above the tenderest. */
-function useWish(facts: HomeFacts, tier: Tier, month: number): { readonly dli: number; readonly peak: number; readonly names: readonly string[] } | null {
+function useWish(
+  facts: HomeFacts,
+  tier: Tier,
+  month: number,
+): { readonly dli: number; readonly peak: number; readonly names: readonly string[] } | null {
   const answers = useAnswers((state) => state.answers);
   const spots = new Set(facts.spots.filter((spot) => spot.tierId === tier.id).map((spot) => spot.id));
   const plants = facts.plants.filter((plant) => plant.spotId !== null && spots.has(plant.spotId));
-  const targets = plants.flatMap((plant) => answers?.plants.find((answer) => answer.plantId === plant.id)?.targets[month - 1] ?? []);
+  const targets = plants.flatMap(
+    (plant) => answers?.plants.find((answer) => answer.plantId === plant.id)?.targets[month - 1] ?? [],
+  );
   if (targets.length === 0) return null;
   const from = Math.max(...targets.map((target) => target.light.thrivesFrom));
   const to = Math.min(...targets.map((target) => target.light.thrivesTo));
-  return { dli: (from + Math.max(from, to)) / 2, peak: Math.min(...targets.map((target) => target.light.peakPpfd)), names: plants.map((plant) => plantName(facts, plant)) };
+  return {
+    dli: (from + Math.max(from, to)) / 2,
+    peak: Math.min(...targets.map((target) => target.light.peakPpfd)),
+    names: plants.map((plant) => plantName(facts, plant)),
+  };
 }
 
 const DEFAULT_WISH = { dli: 6, peak: 300 };
@@ -195,9 +265,25 @@ function Wish({ facts, tier, month, onMonth, onHang }: WishGiven) {
     <View style={{ gap: SPACE.s }}>
       <Heading>Height and hours for a wanted light</Heading>
       <MonthSlider month={month} onMonth={onMonth} />
-      {suggested ? <Small>{`Filled in from what ${suggested.names.join(', ')} want in ${monthName(month)}.`}</Small> : null}
-      <Field label="Wanted light" unit="mol a day" kind="number" value={dliText} onValue={(dli) => setTyped({ ...typed, dli })} error={dliError} />
-      <Field label="Never brighter than" unit="µmol/m²s" kind="number" value={peakText} onValue={(peak) => setTyped({ ...typed, peak })} error={peakError} />
+      {suggested ? (
+        <Small>{`Filled in from what ${suggested.names.join(', ')} want in ${monthName(month)}.`}</Small>
+      ) : null}
+      <Field
+        label="Wanted light"
+        unit="mol a day"
+        kind="number"
+        value={dliText}
+        onValue={(dli) => setTyped({ ...typed, dli })}
+        error={dliError}
+      />
+      <Field
+        label="Never brighter than"
+        unit="µmol/m²s"
+        kind="number"
+        value={peakText}
+        onValue={(peak) => setTyped({ ...typed, peak })}
+        error={peakError}
+      />
       {wish && !plan ? <Small>Working …</Small> : null}
       {wish && plan ? <Heights plan={plan} onHang={onHang} /> : null}
     </View>
@@ -215,13 +301,21 @@ function Heights({ plan, onHang }: { readonly plan: LampPlan; readonly onHang: (
     <View style={{ gap: SPACE.xs }}>
       {best ? (
         <>
-          <Body testID="lamp-plan">{best.hours < 0.05 ? `Daylight is enough: no lamp hours are needed at ${length(best.aboveM, units)}.` : `Hang them ${length(best.aboveM, units)} above the board and burn them ${hours(best.hours)} a day.`}</Body>
+          <Body testID="lamp-plan">
+            {best.hours < 0.05
+              ? `Daylight is enough: no lamp hours are needed at ${length(best.aboveM, units)}.`
+              : `Hang them ${length(best.aboveM, units)} above the board and burn them ${hours(best.hours)} a day.`}
+          </Body>
           <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => onHang(best.aboveM)}>
             Try that height
           </Button>
         </>
       ) : (
-        <Body testID="lamp-plan">{tooBright ? 'At every height they are brighter than these plants bear: dim them.' : 'No height will do: where it is dim enough, they would burn longer than 16 h. Add a lamp, or dim the ones there and hang them lower.'}</Body>
+        <Body testID="lamp-plan">
+          {tooBright
+            ? 'At every height they are brighter than these plants bear: dim them.'
+            : 'No height will do: where it is dim enough, they would burn longer than 16 h. Add a lamp, or dim the ones there and hang them lower.'}
+        </Body>
       )}
       <Small>Least, mean and most PPFD at leaf height, µmol/m²s</Small>
       <View role="table" aria-label="Heights side by side">
@@ -233,8 +327,17 @@ function Heights({ plan, onHang }: { readonly plan: LampPlan; readonly onHang: (
           ))}
         </View>
         {plan.heights.map((height, i) => (
-          <View key={height.aboveM} role="row" style={{ flexDirection: 'row', borderTopWidth: 1, borderColor: line, minHeight: 30, alignItems: 'center' }}>
-            {[length(height.aboveM, units), ...[height.least, height.mean, height.most].map((ppfd) => String(Math.round(ppfd))), height.uniformity.toFixed(2), height.refusal ? REFUSAL_WORD[height.refusal] : hours(height.hours)].map((cell, column) => (
+          <View
+            key={height.aboveM}
+            role="row"
+            style={{ flexDirection: 'row', borderTopWidth: 1, borderColor: line, minHeight: 30, alignItems: 'center' }}
+          >
+            {[
+              length(height.aboveM, units),
+              ...[height.least, height.mean, height.most].map((ppfd) => String(Math.round(ppfd))),
+              height.uniformity.toFixed(2),
+              height.refusal ? REFUSAL_WORD[height.refusal] : hours(height.hours),
+            ].map((cell, column) => (
               <View key={column} role={column === 0 ? 'rowheader' : 'cell'} style={{ flex: 1 }}>
                 {i === plan.best ? <Strong>{column === 0 ? `→ ${cell}` : cell}</Strong> : <Body>{cell}</Body>}
               </View>

@@ -1,6 +1,21 @@
 /** New entries with usual values, for forms that start empty. */
 import { suggestedClimate } from '@dulvan/catalogue';
-import { ALL_MONTHS, type AirStatement, type Block, type Circuit, type Home, type HomeFacts, type Lamp, type Obstruction, type Plant, type Room, type Spot, type Stand, type Tier, type Window } from '@dulvan/core';
+import {
+  ALL_MONTHS,
+  type AirStatement,
+  type Block,
+  type Circuit,
+  type Home,
+  type HomeFacts,
+  type Lamp,
+  type Obstruction,
+  type Plant,
+  type Room,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
+} from '@dulvan/core';
 import type { FormList } from './form-specs';
 import { nanoid } from 'nanoid';
 
@@ -11,24 +26,74 @@ export const newId = () => nanoid(12);
 /** A clock's zone tells roughly where it is: fifteen degrees an hour. */
 export function newHome(): Home {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  return { id: newId(), name: '', latitude: 50, longitude: 0, elevationM: 50, timeZone: timeZone || 'UTC', climateId: suggestedClimate(50), restSchool: null, lightAim: 'whole', snowMonths: [] };
+  return {
+    id: newId(),
+    name: '',
+    latitude: 50,
+    longitude: 0,
+    elevationM: 50,
+    timeZone: timeZone || 'UTC',
+    climateId: suggestedClimate(50),
+    restSchool: null,
+    lightAim: 'whole',
+    snowMonths: [],
+  };
 }
 
 function newRoom(facts: HomeFacts): Room {
   return {
-    id: newId(), homeId: facts.home.id, name: '', widthM: 4, depthM: 4, heightM: 2.5, wallABearing: 180,
-    floorReflectance: 0.25, wallReflectance: 0.6, ceilingReflectance: 0.75, airMovement: 'still',
-    insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 0.85, eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320,
+    id: newId(),
+    homeId: facts.home.id,
+    name: '',
+    widthM: 4,
+    depthM: 4,
+    heightM: 2.5,
+    wallABearing: 180,
+    floorReflectance: 0.25,
+    wallReflectance: 0.6,
+    ceilingReflectance: 0.75,
+    airMovement: 'still',
+    insideRoomId: null,
+    insideXM: 0,
+    insideYM: 0,
+    insideZM: 0,
+    shellTransmittance: 0.85,
+    eveningLux: 0,
+    eveningFromMinute: 1080,
+    eveningToMinute: 1320,
   };
 }
 
 function newWindow(roomId: string): Window {
   return {
-    id: newId(), roomId, name: 'Window', side: 'a', offsetM: 1, insetM: 0, sillM: 0.9, widthM: 1.2, heightM: 1.2, slopeDeg: 90,
-    glazingId: 'double-coated', frameShare: 0.2, dirtShare: 0.06, curtainId: 'none', curtainMonths: ALL_YEAR,
-    curtainFromMinute: 600, curtainToMinute: 1080, outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.15, groundReflectance: 0.2,
-    revealM: 0.1, overhangM: 0, overhangAboveM: 0.2,
-    secondCurtainId: 'none', secondCurtainMonths: ALL_YEAR, secondCurtainFromMinute: 600, secondCurtainToMinute: 1080,
+    id: newId(),
+    roomId,
+    name: 'Window',
+    side: 'a',
+    offsetM: 1,
+    insetM: 0,
+    sillM: 0.9,
+    widthM: 1.2,
+    heightM: 1.2,
+    slopeDeg: 90,
+    glazingId: 'double-coated',
+    frameShare: 0.2,
+    dirtShare: 0.06,
+    curtainId: 'none',
+    curtainMonths: ALL_YEAR,
+    curtainFromMinute: 600,
+    curtainToMinute: 1080,
+    outsideKind: 'open',
+    outsideDeg: 0,
+    outsideReflectance: 0.15,
+    groundReflectance: 0.2,
+    revealM: 0.1,
+    overhangM: 0,
+    overhangAboveM: 0.2,
+    secondCurtainId: 'none',
+    secondCurtainMonths: ALL_YEAR,
+    secondCurtainFromMinute: 600,
+    secondCurtainToMinute: 1080,
   };
 }
 
@@ -41,7 +106,17 @@ function newTier(standId: string, heightM: number): Tier {
 }
 
 function newSpot(tierId: string, stand: Stand): Spot {
-  return { id: newId(), tierId, name: 'Spot', alongM: stand.widthM / 2, acrossM: stand.depthM / 2, sizeM: 0.3, freeHeightM: 0.5, loadKg: 8, reach: 'easy' };
+  return {
+    id: newId(),
+    tierId,
+    name: 'Spot',
+    alongM: stand.widthM / 2,
+    acrossM: stand.depthM / 2,
+    sizeM: 0.3,
+    freeHeightM: 0.5,
+    loadKg: 8,
+    reach: 'easy',
+  };
 }
 
 function newCircuit(facts: HomeFacts): Circuit {
@@ -50,9 +125,28 @@ function newCircuit(facts: HomeFacts): Circuit {
 
 function newLamp(tierId: string, circuitId: string, stand: Stand): Lamp {
   return {
-    id: newId(), circuitId, tierId, name: 'Lamp', form: 'bar', ppf: 30, powerW: 15, spectrum: 'white-neutral', beamDeg: 120,
-    lengthM: Math.min(0.6, stand.widthM), breadthM: 0.03, alongM: stand.widthM / 2, acrossM: stand.depthM / 2, aboveM: 0.45, dimming: 1,
-    ratedBy: 'ppf', lumens: null, tiltDeg: 0, tiltToward: 'a', burntHours: 0, lifeHours: null, photometryId: null,
+    id: newId(),
+    circuitId,
+    tierId,
+    name: 'Lamp',
+    form: 'bar',
+    ppf: 30,
+    powerW: 15,
+    spectrum: 'white-neutral',
+    beamDeg: 120,
+    lengthM: Math.min(0.6, stand.widthM),
+    breadthM: 0.03,
+    alongM: stand.widthM / 2,
+    acrossM: stand.depthM / 2,
+    aboveM: 0.45,
+    dimming: 1,
+    ratedBy: 'ppf',
+    lumens: null,
+    tiltDeg: 0,
+    tiltToward: 'a',
+    burntHours: 0,
+    lifeHours: null,
+    photometryId: null,
   };
 }
 
@@ -61,7 +155,17 @@ const SOUTHERN_LEAF = [1, 2, 3, 4, 11, 12];
 
 function newObstruction(facts: HomeFacts, roomId: string, bearing: number): Obstruction {
   const turned = (by: number) => (bearing + by + 360) % 360;
-  return { id: newId(), roomId, name: 'Tree', kind: 'deciduous', fromBearing: turned(-20), toBearing: turned(20), heightDeg: 20, reflectance: 0.1, leafMonths: facts.home.latitude < 0 ? SOUTHERN_LEAF : NORTHERN_LEAF };
+  return {
+    id: newId(),
+    roomId,
+    name: 'Tree',
+    kind: 'deciduous',
+    fromBearing: turned(-20),
+    toBearing: turned(20),
+    heightDeg: 20,
+    reflectance: 0.1,
+    leafMonths: facts.home.latitude < 0 ? SOUTHERN_LEAF : NORTHERN_LEAF,
+  };
 }
 
 function newBlock(roomId: string): Block {
@@ -74,8 +178,22 @@ function newAir(roomId: string, month: number): AirStatement {
 
 export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: number): Plant {
   return {
-    id: newId(), homeId: facts.home.id, taxonId, parents: [], traits: [], name: '', stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 12,
-    heightCm: Math.min(30, matureHeightCm), foliage: 'medium', spotId: null, arrivedOn: null, note: '',
+    id: newId(),
+    homeId: facts.home.id,
+    taxonId,
+    parents: [],
+    traits: [],
+    name: '',
+    stage: 'adult',
+    growthState: 'by-season',
+    stateSeenOn: null,
+    restSchool: null,
+    potCm: 12,
+    heightCm: Math.min(30, matureHeightCm),
+    foliage: 'medium',
+    spotId: null,
+    arrivedOn: null,
+    note: '',
   };
 }
 
@@ -98,7 +216,14 @@ export function blankFor(facts: HomeFacts, list: FormList, parent: string | null
     case 'stands':
       return room ? newStand(room.id) : null;
     case 'air':
-      return room ? newAir(room.id, [1, 7, 4, 10, 2, 3, 5, 6, 8, 9, 11, 12].find((month) => !facts.air.some((air) => air.roomId === room.id && air.month === month)) ?? 1) : null;
+      return room
+        ? newAir(
+            room.id,
+            [1, 7, 4, 10, 2, 3, 5, 6, 8, 9, 11, 12].find(
+              (month) => !facts.air.some((air) => air.roomId === room.id && air.month === month),
+            ) ?? 1,
+          )
+        : null;
     case 'tiers':
       return stand ? newTier(stand.id, stand.kind === 'floor' ? 0 : 0.8) : null;
     case 'spots':

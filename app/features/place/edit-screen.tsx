@@ -32,7 +32,12 @@ export function EditScreen({ list, id, parent }: Given) {
   const facts = useHome((state) => state.facts);
   const [fresh] = useState(() => (facts && isEditable(list) && list !== 'home' ? blankFor(facts, list, parent) : null));
   if (!facts || !isEditable(list)) return <NotHere what="form" back="/place" />;
-  const entry = id === 'new' ? fresh : list === 'home' ? facts.home : (facts[list] as readonly { id: string }[]).find((candidate) => candidate.id === id);
+  const entry =
+    id === 'new'
+      ? fresh
+      : list === 'home'
+        ? facts.home
+        : (facts[list] as readonly { id: string }[]).find((candidate) => candidate.id === id);
   if (!entry) return <NotHere what={FORM_SPECS[list].noun} back="/place" />;
   return <EditView key={`${list}/${id}`} facts={facts} list={list} entry={entry} isNew={id === 'new'} />;
 }
@@ -46,15 +51,23 @@ function roomIdOf(facts: HomeFacts, list: EditableList, entry: object): string |
   return facts.stands.find((stand) => stand.id === standId)?.roomId ?? null;
 }
 
-const BACK_TO: Partial<Record<EditableList, (facts: HomeFacts, entry: Record<string, string>) => { list: FormList; id: string } | null>> = {
+const BACK_TO: Partial<
+  Record<EditableList, (facts: HomeFacts, entry: Record<string, string>) => { list: FormList; id: string } | null>
+> = {
   windows: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   stands: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   air: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   obstructions: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   blocks: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
   tiers: (_facts, entry) => ({ list: 'stands', id: entry.standId! }),
-  spots: (facts, entry) => ({ list: 'stands', id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '' }),
-  lamps: (facts, entry) => ({ list: 'stands', id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '' }),
+  spots: (facts, entry) => ({
+    list: 'stands',
+    id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '',
+  }),
+  lamps: (facts, entry) => ({
+    list: 'stands',
+    id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '',
+  }),
 };
 
 interface ViewGiven {
@@ -68,25 +81,40 @@ function EditView({ facts, list, entry, isNew }: ViewGiven) {
   const [preview, setPreview] = useState<Change | null>(null);
   const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
-    const changes = preview ? [preview] : isNew && list !== 'home' ? [{ list, id: entry.id, after: entry } as unknown as Change] : [];
+    const changes = preview
+      ? [preview]
+      : isNew && list !== 'home'
+        ? [{ list, id: entry.id, after: entry } as unknown as Change]
+        : [];
     return applied(facts, changes) ?? facts;
   }, [facts, preview, isNew, list, entry]);
   const roomId = roomIdOf(drawn, list, entry);
   const room = drawn.rooms.find((candidate) => candidate.id === roomId);
   const back = BACK_TO[list]?.(facts, entry as unknown as Record<string, string>);
-  const name = 'name' in entry && entry.name ? String(entry.name) : list === 'tiers' ? `Tier at ${Math.round((entry as unknown as { heightM: number }).heightM * 100)} cm` : list === 'air' ? `Air in ${monthName((entry as unknown as { month: number }).month)}` : FORM_SPECS[list].noun;
+  const name =
+    'name' in entry && entry.name
+      ? String(entry.name)
+      : list === 'tiers'
+        ? `Tier at ${Math.round((entry as unknown as { heightM: number }).heightM * 100)} cm`
+        : list === 'air'
+          ? `Air in ${monthName((entry as unknown as { month: number }).month)}`
+          : FORM_SPECS[list].noun;
   const leave = useCallback(() => {
     if (back) router.replace({ pathname: '/place/[list]/[id]', params: back });
     else router.replace('/place');
   }, [back]);
   const saved = (savedId: string) => {
-    if (isNew && (list === 'rooms' || list === 'stands')) router.replace({ pathname: '/place/[list]/[id]', params: { list, id: savedId } });
+    if (isNew && (list === 'rooms' || list === 'stands'))
+      router.replace({ pathname: '/place/[list]/[id]', params: { list, id: savedId } });
     else leave();
   };
   const first = (
     <>
       {back ? (
-        <TextLink href={{ pathname: '/place/[list]/[id]', params: back }}>{(facts[back.list] as readonly { id: string; name?: string }[]).find((owner) => owner.id === back.id)?.name ?? 'Back'}</TextLink>
+        <TextLink href={{ pathname: '/place/[list]/[id]', params: back }}>
+          {(facts[back.list] as readonly { id: string; name?: string }[]).find((owner) => owner.id === back.id)?.name ??
+            'Back'}
+        </TextLink>
       ) : (
         <TextLink href="/place">The place</TextLink>
       )}
@@ -99,7 +127,16 @@ function EditView({ facts, list, entry, isNew }: ViewGiven) {
     <>
       {room ? (
         <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 200 }}>
-          {width > 0 ? <RoomPlan facts={drawn} room={room} month={1} wash={null} width={width} chosenSpotId={list === 'spots' ? entry.id : null} /> : null}
+          {width > 0 ? (
+            <RoomPlan
+              facts={drawn}
+              room={room}
+              month={1}
+              wash={null}
+              width={width}
+              chosenSpotId={list === 'spots' ? entry.id : null}
+            />
+          ) : null}
         </View>
       ) : null}
       {list === 'rooms' && !isNew ? <RoomParts facts={facts} roomId={entry.id} /> : null}
@@ -122,52 +159,92 @@ function Parts({ title, list, parent, noun, parts }: PartsGiven) {
     <View style={{ gap: SPACE.xs }}>
       <Heading>{title}</Heading>
       {parts.map((part) => (
-        <RowLink key={part.id} href={{ pathname: '/place/[list]/[id]', params: { list, id: part.id } }} label={part.name}>
+        <RowLink
+          key={part.id}
+          href={{ pathname: '/place/[list]/[id]', params: { list, id: part.id } }}
+          label={part.name}
+        >
           <View style={{ flex: 1 }}>
             <Body>{part.name}</Body>
           </View>
           <Small>{part.note}</Small>
         </RowLink>
       ))}
-      <TextLink href={{ pathname: '/place/[list]/[id]', params: { list, id: 'new', parent } }}>{`Add a ${noun}`}</TextLink>
+      <TextLink
+        href={{ pathname: '/place/[list]/[id]', params: { list, id: 'new', parent } }}
+      >{`Add a ${noun}`}</TextLink>
     </View>
   );
 }
 
 function RoomParts({ facts, roomId }: { readonly facts: HomeFacts; readonly roomId: string }) {
-  const ofRoom = <T extends { readonly roomId: string }>(list: readonly T[]) => list.filter((entry) => entry.roomId === roomId);
+  const ofRoom = <T extends { readonly roomId: string }>(list: readonly T[]) =>
+    list.filter((entry) => entry.roomId === roomId);
   return (
     <>
-      <Parts title="Windows" list="windows" parent={roomId} noun="window" parts={ofRoom(facts.windows).map((window) => ({ id: window.id, name: window.name, note: `wall ${window.side.toUpperCase()}` }))} />
+      <Parts
+        title="Windows"
+        list="windows"
+        parent={roomId}
+        noun="window"
+        parts={ofRoom(facts.windows).map((window) => ({
+          id: window.id,
+          name: window.name,
+          note: `wall ${window.side.toUpperCase()}`,
+        }))}
+      />
       <Parts
         title="Stands"
         list="stands"
         parent={roomId}
         noun="stand"
-        parts={ofRoom(facts.stands).map((stand) => ({ id: stand.id, name: stand.name, note: count(facts.tiers.filter((tier) => tier.standId === stand.id).length, 'tier') }))}
+        parts={ofRoom(facts.stands).map((stand) => ({
+          id: stand.id,
+          name: stand.name,
+          note: count(facts.tiers.filter((tier) => tier.standId === stand.id).length, 'tier'),
+        }))}
       />
       <Parts
         title="Seen from its windows"
         list="obstructions"
         parent={roomId}
         noun="house, hill or tree"
-        parts={ofRoom(facts.obstructions).map((o) => ({ id: o.id, name: o.name, note: `${Math.round(o.fromBearing)}° to ${Math.round(o.toBearing)}°, ${Math.round(o.heightDeg)}° high` }))}
+        parts={ofRoom(facts.obstructions).map((o) => ({
+          id: o.id,
+          name: o.name,
+          note: `${Math.round(o.fromBearing)}° to ${Math.round(o.toBearing)}°, ${Math.round(o.heightDeg)}° high`,
+        }))}
       />
       <Parts
         title="Solid things inside"
         list="blocks"
         parent={roomId}
         noun="cupboard or wall"
-        parts={ofRoom(facts.blocks).map((block) => ({ id: block.id, name: block.name, note: `${Math.round(block.heightM * 100)} cm high` }))}
+        parts={ofRoom(facts.blocks).map((block) => ({
+          id: block.id,
+          name: block.name,
+          note: `${Math.round(block.heightM * 100)} cm high`,
+        }))}
       />
       <Parts
         title="Air, as you know it"
         list="air"
         parent={roomId}
         noun="month of air"
-        parts={[...ofRoom(facts.air)].sort((p, q) => p.month - q.month).map((air) => ({ id: air.id, name: monthName(air.month), note: `${air.dayC} / ${air.nightC} °C, ${air.dayRh} / ${air.nightRh} %` }))}
+        parts={[...ofRoom(facts.air)]
+          .sort((p, q) => p.month - q.month)
+          .map((air) => ({
+            id: air.id,
+            name: monthName(air.month),
+            note: `${air.dayC} / ${air.nightC} °C, ${air.dayRh} / ${air.nightRh} %`,
+          }))}
       />
-      {ofRoom(facts.air).length === 0 ? <Small>Nothing stated yet: a plain heated room is assumed, 20 °C and 45 % by day. Two months, the coldest and the warmest, are enough to begin with.</Small> : null}
+      {ofRoom(facts.air).length === 0 ? (
+        <Small>
+          Nothing stated yet: a plain heated room is assumed, 20 °C and 45 % by day. Two months, the coldest and the
+          warmest, are enough to begin with.
+        </Small>
+      ) : null}
     </>
   );
 }
@@ -176,7 +253,17 @@ function StandParts({ facts, standId }: { readonly facts: HomeFacts; readonly st
   const tiers = facts.tiers.filter((tier) => tier.standId === standId).sort((p, q) => q.heightM - p.heightM);
   return (
     <>
-      <Parts title="Tiers" list="tiers" parent={standId} noun="tier" parts={tiers.map((tier) => ({ id: tier.id, name: `${Math.round(tier.heightM * 100)} cm above the floor`, note: tier.board }))} />
+      <Parts
+        title="Tiers"
+        list="tiers"
+        parent={standId}
+        noun="tier"
+        parts={tiers.map((tier) => ({
+          id: tier.id,
+          name: `${Math.round(tier.heightM * 100)} cm above the floor`,
+          note: tier.board,
+        }))}
+      />
       {tiers.map((tier) => (
         <View key={tier.id} style={{ gap: SPACE.m }}>
           <Parts
@@ -184,7 +271,13 @@ function StandParts({ facts, standId }: { readonly facts: HomeFacts; readonly st
             list="spots"
             parent={tier.id}
             noun="spot"
-            parts={facts.spots.filter((spot) => spot.tierId === tier.id).map((spot) => ({ id: spot.id, name: spot.name, note: facts.plants.some((plant) => plant.spotId === spot.id) ? 'taken' : 'free' }))}
+            parts={facts.spots
+              .filter((spot) => spot.tierId === tier.id)
+              .map((spot) => ({
+                id: spot.id,
+                name: spot.name,
+                note: facts.plants.some((plant) => plant.spotId === spot.id) ? 'taken' : 'free',
+              }))}
           />
           {facts.circuits.length > 0 ? (
             <Parts
@@ -192,7 +285,9 @@ function StandParts({ facts, standId }: { readonly facts: HomeFacts; readonly st
               list="lamps"
               parent={tier.id}
               noun="lamp"
-              parts={facts.lamps.filter((lamp) => lamp.tierId === tier.id).map((lamp) => ({ id: lamp.id, name: lamp.name, note: `${lamp.ppf} µmol/s` }))}
+              parts={facts.lamps
+                .filter((lamp) => lamp.tierId === tier.id)
+                .map((lamp) => ({ id: lamp.id, name: lamp.name, note: `${lamp.ppf} µmol/s` }))}
             />
           ) : (
             <View>

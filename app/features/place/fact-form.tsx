@@ -37,8 +37,14 @@ export function FactForm({ list, initial, isNew = false, onSaved, onPreview }: G
   const [saving, setSaving] = useState<'no' | 'yes'>('no');
   const [touched, setTouched] = useState<ReadonlySet<string>>(new Set());
   const entry0 = initial as Entry;
-  const values: FormValues = useMemo(() => ({ ...valuesOf(questions, entry0, units), ...draft }), [questions, entry0, units, draft]);
-  const reading = useMemo(() => readForm(list, questions, values, entry0, facts, units), [list, questions, values, entry0, facts, units]);
+  const values: FormValues = useMemo(
+    () => ({ ...valuesOf(questions, entry0, units), ...draft }),
+    [questions, entry0, units, draft],
+  );
+  const reading = useMemo(
+    () => readForm(list, questions, values, entry0, facts, units),
+    [list, questions, values, entry0, facts, units],
+  );
   const changed = draft !== undefined;
   useEffect(() => {
     const fits = reading.entry && Object.keys(reading.errors).length === 0;
@@ -139,12 +145,17 @@ function QuestionField({ question, value, choices, unit, error, onValue }: Quest
         {kind === 'choice' ? (
           <Choices label={label} choices={choices} value={value} onValue={onValue} />
         ) : (
-          <MonthBoxes label={label} months={value === '' ? [] : value.split(',').map(Number)} onMonths={(months) => onValue(months.join(','))} />
+          <MonthBoxes
+            label={label}
+            months={value === '' ? [] : value.split(',').map(Number)}
+            onMonths={(months) => onValue(months.join(','))}
+          />
         )}
         {error ? <Small style={{ color: danger }}>✕ {error}</Small> : help ? <Small>{help}</Small> : null}
       </View>
     );
   }
-  const fieldKind = kind === 'long-text' ? 'long' : kind === 'text' || kind === 'date' || kind === 'time' ? 'text' : 'number';
+  const fieldKind =
+    kind === 'long-text' ? 'long' : kind === 'text' || kind === 'date' || kind === 'time' ? 'text' : 'number';
   return <Field label={label} value={value} onValue={onValue} unit={unit} help={help} error={error} kind={fieldKind} />;
 }

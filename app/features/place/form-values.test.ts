@@ -8,10 +8,34 @@ const METRIC: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
 const INCHES: Units = { temperature: 'F', length: 'in', light: 'lux' };
 
 const window: Window = {
-  id: 'w', roomId: 'r', name: 'Window', side: 'a', offsetM: 1.2, insetM: 0, sillM: 0.9, widthM: 1.4, heightM: 1.2, slopeDeg: 90, glazingId: 'double',
-  frameShare: 0.1, dirtShare: 0.05, curtainId: 'none', curtainMonths: [1, 2], curtainFromMinute: 570, curtainToMinute: 1080, outsideKind: 'open',
-  outsideDeg: 0, outsideReflectance: 0.2, groundReflectance: 0.2, revealM: 0, overhangM: 0, overhangAboveM: 0,
-  secondCurtainId: 'none', secondCurtainMonths: [], secondCurtainFromMinute: 0, secondCurtainToMinute: 0,
+  id: 'w',
+  roomId: 'r',
+  name: 'Window',
+  side: 'a',
+  offsetM: 1.2,
+  insetM: 0,
+  sillM: 0.9,
+  widthM: 1.4,
+  heightM: 1.2,
+  slopeDeg: 90,
+  glazingId: 'double',
+  frameShare: 0.1,
+  dirtShare: 0.05,
+  curtainId: 'none',
+  curtainMonths: [1, 2],
+  curtainFromMinute: 570,
+  curtainToMinute: 1080,
+  outsideKind: 'open',
+  outsideDeg: 0,
+  outsideReflectance: 0.2,
+  groundReflectance: 0.2,
+  revealM: 0,
+  overhangM: 0,
+  overhangAboveM: 0,
+  secondCurtainId: 'none',
+  secondCurtainMonths: [],
+  secondCurtainFromMinute: 0,
+  secondCurtainToMinute: 0,
 };
 const { questions } = FORM_SPECS.windows;
 const entry = window as unknown as Entry;
@@ -35,7 +59,11 @@ describe('what a form shows and reads', () => {
     const values = { ...valuesOf(questions, entry, METRIC), widthM: '4000', name: '', frameShare: 'much' };
     const { errors, entry: none } = readForm('windows', questions, values, entry, null, METRIC);
     expect(none).toBeNull();
-    expect(errors).toEqual({ widthM: 'From 10 to 2000 cm.', name: 'Give it a name.', frameShare: expect.stringContaining('From 0 to 90 %') as string });
+    expect(errors).toEqual({
+      widthM: 'From 10 to 2000 cm.',
+      name: 'Give it a name.',
+      frameShare: expect.stringContaining('From 0 to 90 %') as string,
+    });
   });
 
   it('reads times of day and refuses odd ones', () => {

@@ -77,7 +77,12 @@ export function stored({ kind, optional, field }: Question, text: string, units:
     case 'time':
       return typedTime(text);
     case 'months':
-      return text === '' ? [] : text.split(',').map(Number).sort((p, q) => p - q);
+      return text === ''
+        ? []
+        : text
+            .split(',')
+            .map(Number)
+            .sort((p, q) => p - q);
     case 'choice':
       return field === 'month' ? Number(text) : text;
     default:
@@ -86,7 +91,9 @@ export function stored({ kind, optional, field }: Question, text: string, units:
 }
 
 export function valuesOf(questions: readonly Question[], entry: Entry, units: Units): FormValues {
-  return Object.fromEntries(questions.map((question) => [question.field, shown(question, entry[question.field], units)]));
+  return Object.fromEntries(
+    questions.map((question) => [question.field, shown(question, entry[question.field], units)]),
+  );
 }
 
 export interface FormReading {
@@ -106,7 +113,9 @@ export function readForm(
   units: Units,
 ): FormReading {
   const asked = questions.filter((question) => question.when?.(values) ?? true);
-  const typed = Object.fromEntries(asked.map((question) => [question.field, stored(question, values[question.field] ?? '', units)]));
+  const typed = Object.fromEntries(
+    asked.map((question) => [question.field, stored(question, values[question.field] ?? '', units)]),
+  );
   const errors: Record<string, string> = {};
   const schema = list === 'home' ? homeSchema : factSchemas[list];
   const parsed = schema.safeParse({ ...initial, ...typed });
@@ -121,7 +130,9 @@ export function readForm(
   const entry = parsed.data as Entry;
   if (facts && list !== 'home') {
     const next = applied(facts, [{ list, id: entry.id, after: entry } as unknown as Change]);
-    const known = new Set(problemsOf(facts).map((problem) => JSON.stringify([problem.list, problem.id, problem.field])));
+    const known = new Set(
+      problemsOf(facts).map((problem) => JSON.stringify([problem.list, problem.id, problem.field])),
+    );
     for (const problem of next ? problemsOf(next) : []) {
       const own = problem.list === list && problem.id === entry.id;
       if (!own && known.has(JSON.stringify([problem.list, problem.id, problem.field]))) continue;

@@ -27,7 +27,13 @@ export function History({ facts }: { readonly facts: HomeFacts }) {
   }, [homeId, facts]);
   const takenBack = new Set(entries.map((entry) => entry.undoes));
   const when = (at: number) =>
-    new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: facts.home.timeZone });
+    new Date(at).toLocaleString('en-GB', {
+      day: 'numeric',
+      month: 'short',
+      hour: '2-digit',
+      minute: '2-digit',
+      timeZone: facts.home.timeZone,
+    });
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Changed lately</Heading>

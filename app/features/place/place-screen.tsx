@@ -22,12 +22,18 @@ export function PlaceScreen() {
       <View>
         <Body>{`${Math.abs(home.latitude)}° ${north}, ${Math.abs(home.longitude)}° ${east}, ${home.elevationM} m above the sea · ${home.timeZone}`}</Body>
         <Small>{`Weather: ${weatherName(facts)}`}</Small>
-        <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'home', id: home.id } }}>Edit where it is</TextLink>
+        <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'home', id: home.id } }}>
+          Edit where it is
+        </TextLink>
       </View>
       <View style={{ gap: SPACE.xs }}>
         <Heading>Rooms</Heading>
         {facts.rooms.map((room) => (
-          <RowLink key={room.id} href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id: room.id } }} label={room.name}>
+          <RowLink
+            key={room.id}
+            href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id: room.id } }}
+            label={room.name}
+          >
             <View style={{ flex: 1 }}>
               <Body>{room.name}</Body>
               <Small>{`${length(room.widthM, units)} by ${length(room.depthM, units)}, ${length(room.heightM, units)} high`}</Small>
@@ -46,7 +52,11 @@ export function PlaceScreen() {
       <View style={{ gap: SPACE.xs }}>
         <Heading>Lamp circuits</Heading>
         {facts.circuits.map((circuit) => (
-          <RowLink key={circuit.id} href={{ pathname: '/place/[list]/[id]', params: { list: 'circuits', id: circuit.id } }} label={circuit.name}>
+          <RowLink
+            key={circuit.id}
+            href={{ pathname: '/place/[list]/[id]', params: { list: 'circuits', id: circuit.id } }}
+            label={circuit.name}
+          >
             <View style={{ flex: 1 }}>
               <Body>{circuit.name}</Body>
               <Small>{`${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}`}</Small>

@@ -16,7 +16,8 @@ beforeEach(() => {
   globalThis.fetch = jest.fn(() => Promise.reject(new TypeError('No server in this test'))) as unknown as typeof fetch;
 });
 
-const edit = (list: string, id: string, parent: string | null = null) => open(<EditScreen list={list} id={id} parent={parent} />);
+const edit = (list: string, id: string, parent: string | null = null) =>
+  open(<EditScreen list={list} id={id} parent={parent} />);
 
 describe('the place', () => {
   it('lists rooms with what is in them, in words that agree', async () => {

@@ -39,10 +39,23 @@ export function AddPlantScreen() {
     <Page>
       <Title>Add a plant</Title>
       {taxon ? (
-        <AddTaxon key={taxon.id} facts={facts} taxon={taxon} onBack={() => put(DRAFT, { search: text })} onAdded={() => drop(DRAFT)} />
+        <AddTaxon
+          key={taxon.id}
+          facts={facts}
+          taxon={taxon}
+          onBack={() => put(DRAFT, { search: text })}
+          onAdded={() => drop(DRAFT)}
+        />
       ) : (
         <>
-          <TaxonPicker label="What is it called?" text={text} onText={(search) => put(DRAFT, { search })} finder={finder} onTaxon={({ id }) => put(DRAFT, { search: text, taxonId: id })} autoFocus />
+          <TaxonPicker
+            label="What is it called?"
+            text={text}
+            onText={(search) => put(DRAFT, { search })}
+            finder={finder}
+            onTaxon={({ id }) => put(DRAFT, { search: text, taxonId: id })}
+            autoFocus
+          />
           <Row gap={SPACE.m}>
             <TextLink href="/catalogue/no-label">It has no label</TextLink>
             <TextLink href="/catalogue/own">It is in no catalogue</TextLink>
@@ -78,12 +91,16 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
   const [month] = useMonth();
   const change = useHome((state) => state.change);
   const draft = useDrafts((state) => state.drafts[DRAFT]);
-  const [blank] = useState<Plant>(() => ({ ...newPlant(facts, taxon.id, taxon.care.matureHeightCm), parents: parentsOf(draft?.parents), id: newId() }));
+  const [blank] = useState<Plant>(() => ({
+    ...newPlant(facts, taxon.id, taxon.care.matureHeightCm),
+    parents: parentsOf(draft?.parents),
+    id: newId(),
+  }));
   const [stage, setStage] = useState<Plant['stage']>('adult');
   const values = { ...valuesOf(ASKED, blank as never, units), ...draft };
   const [refusal, setRefusal] = useState<string | null>(null);
   const reading = readForm('plants', ASKED, values, blank as never, facts, units);
-  const plant = reading.entry ? ({ ...(reading.entry as unknown as Plant), stage }) : null;
+  const plant = reading.entry ? { ...(reading.entry as unknown as Plant), stage } : null;
   const ranked = useRanking(facts, plant);
   const add = async (spotId: string | null) => {
     if (!plant) {
@@ -92,7 +109,9 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
     }
     const called = plant.name.trim() || commonName(taxon);
     const where = spotId === null ? 'without a spot' : `to ${spotPlace(facts, spotId)}`;
-    const refused = await change(`Added ${called} ${where}`, [{ list: 'plants', id: plant.id, after: { ...plant, spotId } }]);
+    const refused = await change(`Added ${called} ${where}`, [
+      { list: 'plants', id: plant.id, after: { ...plant, spotId } },
+    ]);
     if (refused) {
       setRefusal(refused.message);
       return;
@@ -113,7 +132,12 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
       </View>
       <View style={{ gap: SPACE.xs }}>
         <Strong>Stage</Strong>
-        <Choices label="Stage" value={stage} onValue={(value) => setStage(value as Plant['stage'])} choices={Object.entries(STAGE_WORD).map(([value, word]) => ({ value, word }))} />
+        <Choices
+          label="Stage"
+          value={stage}
+          onValue={(value) => setStage(value as Plant['stage'])}
+          choices={Object.entries(STAGE_WORD).map(([value, word]) => ({ value, word }))}
+        />
       </View>
       {ASKED.map((question) => (
         <Field
@@ -130,7 +154,18 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
       {refusal ? <Body style={{ color: danger }}>✕ {refusal}</Body> : null}
       <Rule />
       <Heading>Where it would do best</Heading>
-      {ranked ? <SpotChoices facts={facts} ranked={ranked} month={month} here={null} verb="Put it here" onChoose={(spotId) => void add(spotId)} /> : <Small>{plant ? 'Working …' : 'Mend what is marked above first.'}</Small>}
+      {ranked ? (
+        <SpotChoices
+          facts={facts}
+          ranked={ranked}
+          month={month}
+          here={null}
+          verb="Put it here"
+          onChoose={(spotId) => void add(spotId)}
+        />
+      ) : (
+        <Small>{plant ? 'Working …' : 'Mend what is marked above first.'}</Small>
+      )}
       <Button onPress={() => void add(null)} style={{ alignSelf: 'flex-start' }}>
         Add it without a spot
       </Button>

@@ -16,27 +16,42 @@ export function FitYear({ months, month }: { readonly months: readonly MonthFit[
   const ink = useInk();
   return (
     <View style={{ gap: 2 }}>
-      <View aria-hidden style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-end', maxWidth: 400 }}>
+      <View
+        aria-hidden
+        style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-end', maxWidth: 400 }}
+      >
         <Svg width={WIDTH} height={18} viewBox={`0 0 ${WIDTH} 18`}>
           {MONTH_NAMES.map((name, i) => (
-            <SvgText key={name} x={i * CELL + CELL / 2} y={14} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={i + 1 === month ? ink.danger : ink.soft}>
+            <SvgText
+              key={name}
+              x={i * CELL + CELL / 2}
+              y={14}
+              textAnchor="middle"
+              fontFamily={FONT.lettering}
+              fontSize={14}
+              fill={i + 1 === month ? ink.danger : ink.soft}
+            >
               {name.charAt(0)}
             </SvgText>
           ))}
         </Svg>
       </View>
       <View role="table" aria-label="Fit by month and factor" style={{ gap: 2 }}>
-      {FACTORS.map((factor) => (
-        <View role="row" key={factor} style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', maxWidth: 400 }}>
-          <View role="rowheader" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, flex: 1 }}>
-            <FactorSign factor={factor} size={16} />
-            <Small>{FACTOR_WORD[factor]}</Small>
+        {FACTORS.map((factor) => (
+          <View
+            role="row"
+            key={factor}
+            style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', maxWidth: 400 }}
+          >
+            <View role="rowheader" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, flex: 1 }}>
+              <FactorSign factor={factor} size={16} />
+              <Small>{FACTOR_WORD[factor]}</Small>
+            </View>
+            <View role="cell" aria-label={spoken(factor, months)}>
+              <FactorRow factor={factor} months={months} />
+            </View>
           </View>
-          <View role="cell" aria-label={spoken(factor, months)}>
-            <FactorRow factor={factor} months={months} />
-          </View>
-        </View>
-      ))}
+        ))}
       </View>
       <View style={{ flexDirection: 'row', gap: SPACE.m, flexWrap: 'wrap', paddingTop: 4 }}>
         <Small>● right</Small>
@@ -60,7 +75,16 @@ function FactorRow({ factor, months }: { readonly factor: Factor; readonly month
         const x = i * CELL + CELL / 2;
         if (reading.direction === 'right') return <Circle key={fit.month} cx={x} cy={middle} r={2.6} fill={colour} />;
         const reach = reading.severity === 'danger' ? 12 : 6;
-        return <Rect key={fit.month} x={x - 6} y={reading.direction === 'too-much' ? middle - reach : middle} width={12} height={reach} fill={colour} />;
+        return (
+          <Rect
+            key={fit.month}
+            x={x - 6}
+            y={reading.direction === 'too-much' ? middle - reach : middle}
+            width={12}
+            height={reach}
+            fill={colour}
+          />
+        );
       })}
     </Svg>
   );

@@ -45,11 +45,23 @@ export function PlantJournal({ facts, plant }: { readonly facts: HomeFacts; read
     setWritten(written + 1);
   };
   const when = (at: number) =>
-    new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', timeZone: facts.home.timeZone });
+    new Date(at).toLocaleString('en-GB', {
+      day: 'numeric',
+      month: 'short',
+      year: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+      timeZone: facts.home.timeZone,
+    });
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Journal</Heading>
-      <Field label="Write down what you see" kind="long" value={text} onValue={(value) => put(draftKey, { text: value })} />
+      <Field
+        label="Write down what you see"
+        kind="long"
+        value={text}
+        onValue={(value) => put(draftKey, { text: value })}
+      />
       <Button onPress={() => void write()} disabled={text.trim() === ''} style={{ alignSelf: 'flex-start' }}>
         Write it down
       </Button>

@@ -27,7 +27,10 @@ it('is named anew by any of its names, and its parents then no longer count', as
 it('is mixed of parents whose shares are numbers, evenly to begin with', async () => {
   await open(<Shown />);
   fireEvent.press(screen.getByLabelText('A hybrid of ...'));
-  for (const [label, typed, name] of [['One parent', 'aloe vera', /Aloe vera/], ['Another parent', 'gasteria', /Gasteria bicolor/]] as const) {
+  for (const [label, typed, name] of [
+    ['One parent', 'aloe vera', /Aloe vera/],
+    ['Another parent', 'gasteria', /Gasteria bicolor/],
+  ] as const) {
     fireEvent.changeText(screen.getByLabelText(label), typed);
     fireEvent.press(screen.getByLabelText(name));
   }
@@ -38,7 +41,10 @@ it('is mixed of parents whose shares are numbers, evenly to begin with', async (
   fireEvent.changeText(screen.getByLabelText('Aloe vera, %'), '50');
   fireEvent.press(screen.getByLabelText('Keep these parents'));
   await settled();
-  expect(now().parents).toEqual([{ taxonId: 'aloe-vera', share: 0.5 }, { taxonId: 'gasteria-bicolor', share: 0.5 }]);
+  expect(now().parents).toEqual([
+    { taxonId: 'aloe-vera', share: 0.5 },
+    { taxonId: 'gasteria-bicolor', share: 0.5 },
+  ]);
 });
 
 it('is marked with what is seen, each mark with its rule, and not with what cannot be both', async () => {
@@ -53,7 +59,16 @@ it('is marked with what is seen, each mark with its rule, and not with what cann
 });
 
 describe('the caution', () => {
-  const harmless = { people: 'none-known', cats: 'none-known', dogs: 'none-known', birds: 'none-known', smallMammals: 'none-known', sapOnSkin: 'none-known', sapInEyes: 'none-known', spines: 'none' } as const;
+  const harmless = {
+    people: 'none-known',
+    cats: 'none-known',
+    dogs: 'none-known',
+    birds: 'none-known',
+    smallMammals: 'none-known',
+    sapOnSkin: 'none-known',
+    sapInEyes: 'none-known',
+    spines: 'none',
+  } as const;
 
   it('never calls a plant safe to eat', async () => {
     await open(<Hazards hazard={harmless} />);
@@ -61,7 +76,9 @@ describe('the caution', () => {
   });
 
   it('names whom it harms, treats the unknown as harm, and sends to doctor, vet or poison line', async () => {
-    await open(<Hazards hazard={{ ...harmless, cats: 'toxic', birds: 'unknown', sapInEyes: 'irritant', spines: 'many' }} />);
+    await open(
+      <Hazards hazard={{ ...harmless, cats: 'toxic', birds: 'unknown', sapInEyes: 'irritant', spines: 'many' }} />,
+    );
     expect(screen.getByText('Eaten: cats: toxic; birds: not known, so treat it as harmful.')).toBeTruthy();
     expect(screen.getByText(/Sap: in eyes irritates/)).toBeTruthy();
     expect(screen.getByText(/tongs/)).toBeTruthy();

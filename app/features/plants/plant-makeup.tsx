@@ -34,8 +34,21 @@ export function PlantMakeup({ facts, plant }: Given) {
         <Button onPress={() => setNaming(naming === 'taxon' ? 'no' : 'taxon')}>Name it anew</Button>
         <Button onPress={() => setNaming(naming === 'parents' ? 'no' : 'parents')}>A hybrid of ...</Button>
       </Row>
-      {naming === 'taxon' ? <Naming onTaxon={(taxon) => void store('Named', { ...plant, taxonId: taxon.id, parents: [] }).then(() => setNaming('no'))} /> : null}
-      {naming === 'parents' ? <Parents facts={facts} plant={plant} onParents={(parents) => store('Set the parents of', { ...plant, parents })} onDone={() => setNaming('no')} /> : null}
+      {naming === 'taxon' ? (
+        <Naming
+          onTaxon={(taxon) =>
+            void store('Named', { ...plant, taxonId: taxon.id, parents: [] }).then(() => setNaming('no'))
+          }
+        />
+      ) : null}
+      {naming === 'parents' ? (
+        <Parents
+          facts={facts}
+          plant={plant}
+          onParents={(parents) => store('Set the parents of', { ...plant, parents })}
+          onDone={() => setNaming('no')}
+        />
+      ) : null}
       <Strong>What you see of it</Strong>
       <ManyChoices
         label="What you see of it"
@@ -66,7 +79,9 @@ function Parents({ facts, plant, onParents, onDone }: ParentsGiven) {
   const { danger } = useInk();
   const finder = useTaxonFinder();
   const [parents, setParents] = useState<readonly { readonly taxonId: string; readonly share: string }[]>(() =>
-    plant.parents.length > 0 ? plant.parents.map(({ taxonId, share }) => ({ taxonId, share: String(Math.round(share * 100)) })) : [],
+    plant.parents.length > 0
+      ? plant.parents.map(({ taxonId, share }) => ({ taxonId, share: String(Math.round(share * 100)) }))
+      : [],
   );
   const [refusal, setRefusal] = useState<string | null>(null);
   const add = ({ id }: Taxon) => {
@@ -96,7 +111,9 @@ function Parents({ facts, plant, onParents, onDone }: ParentsGiven) {
               kind="number"
               unit="%"
               value={share}
-              onValue={(value) => setParents(parents.map((parent) => (parent.taxonId === taxonId ? { ...parent, share: value } : parent)))}
+              onValue={(value) =>
+                setParents(parents.map((parent) => (parent.taxonId === taxonId ? { ...parent, share: value } : parent)))
+              }
             />
           </View>
           <Button onPress={() => setParents(parents.filter((parent) => parent.taxonId !== taxonId))}>Leave out</Button>

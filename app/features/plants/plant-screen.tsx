@@ -49,7 +49,9 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
   const fit = answer?.fit ?? null;
   const target = answer?.targets[month - 1];
   const moveTo = (spotId: string) =>
-    void change(`Moved ${name} to ${spotPlace(facts, spotId)}`, [{ list: 'plants', id: plant.id, after: { ...plant, spotId } }]);
+    void change(`Moved ${name} to ${spotPlace(facts, spotId)}`, [
+      { list: 'plants', id: plant.id, after: { ...plant, spotId } },
+    ]);
   const takeOut = async () => {
     const corrections = facts.corrections.filter((correction) => correction.plantId === plant.id);
     const refusal = await change(`Took out ${name}`, [
@@ -67,16 +69,17 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
           <Small>{`${latinName(facts, plant)} · ${STAGE_WORD[plant.stage]}`}</Small>
           <Small>{spotPlace(facts, plant.spotId)}</Small>
         </View>
-        {fit ? (
-          <Body testID="plant-whole">{fitShare(fit.whole)}</Body>
-        ) : null}
+        {fit ? <Body testID="plant-whole">{fitShare(fit.whole)}</Body> : null}
       </View>
       {working === 'yes' && !fit && plant.spotId ? <Small>Working …</Small> : null}
       {fit ? (
         <>
           {fit.troubles.length === 0 ? <Body>It has all it wants, all year.</Body> : null}
           {fit.troubles.slice(0, 4).map((trouble) => (
-            <View key={`${trouble.factor}${trouble.months[0]}`} style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}>
+            <View
+              key={`${trouble.factor}${trouble.months[0]}`}
+              style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}
+            >
               <View style={{ paddingTop: 2 }}>
                 <FactorSign factor={trouble.factor} />
               </View>
@@ -85,14 +88,26 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
               </Body>
             </View>
           ))}
-          {fit.troubles[0] ? <MendAction facts={facts} plant={plant} answer={answer!} here={here} trouble={fit.troubles[0]} /> : null}
+          {fit.troubles[0] ? (
+            <MendAction facts={facts} plant={plant} answer={answer!} here={here} trouble={fit.troubles[0]} />
+          ) : null}
           <FitYear months={fit.months} month={month} />
-          <TextLink href={{ pathname: '/why', params: { figure: 'fit', plant: plant.id, month: String(month) } }}>Why this verdict</TextLink>
+          <TextLink href={{ pathname: '/why', params: { figure: 'fit', plant: plant.id, month: String(month) } }}>
+            Why this verdict
+          </TextLink>
         </>
       ) : null}
-      {plant.spotId ? <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: plant.spotId } }}>The year at its spot</TextLink> : null}
+      {plant.spotId ? (
+        <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: plant.spotId } }}>
+          The year at its spot
+        </TextLink>
+      ) : null}
       <Rule />
-      {taxon && target ? <Needs taxon={taxon} target={target} /> : <Body>Its name is not in the catalogue, so its needs are not known.</Body>}
+      {taxon && target ? (
+        <Needs taxon={taxon} target={target} />
+      ) : (
+        <Body>Its name is not in the catalogue, so its needs are not known.</Body>
+      )}
       {answer && answer.targets.length === 12 ? (
         <>
           <Heading>Its target through the year</Heading>
@@ -101,19 +116,38 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
       ) : null}
       <Rule />
       <Heading>{plant.spotId ? 'Better spots' : 'Spots for it'}</Heading>
-      {ranked ? <SpotChoices facts={facts} ranked={ranked} month={month} here={plant.spotId} verb="Move here" onChoose={moveTo} /> : <Small>Working …</Small>}
+      {ranked ? (
+        <SpotChoices
+          facts={facts}
+          ranked={ranked}
+          month={month}
+          here={plant.spotId}
+          verb="Move here"
+          onChoose={moveTo}
+        />
+      ) : (
+        <Small>Working …</Small>
+      )}
       <Rule />
       <PlantMakeup facts={facts} plant={plant} />
       {known ? (
         <Row>
-          <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: plant.taxonId } }}>{`${latinName(facts, plant)} in the catalogue`}</TextLink>
-          <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>{figures === 'shown' ? 'Hide its figures' : 'Correct a figure for this plant'}</Button>
+          <TextLink
+            href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: plant.taxonId } }}
+          >{`${latinName(facts, plant)} in the catalogue`}</TextLink>
+          <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>
+            {figures === 'shown' ? 'Hide its figures' : 'Correct a figure for this plant'}
+          </Button>
         </Row>
       ) : null}
-      {known && figures === 'shown' ? <FiguresTable known={known} taxonId={null} plantId={plant.id} name={name} /> : null}
+      {known && figures === 'shown' ? (
+        <FiguresTable known={known} taxonId={null} plantId={plant.id} name={name} />
+      ) : null}
       <Rule />
       <Row>
-        <Button onPress={() => setEditing(editing === 'yes' ? 'no' : 'yes')}>{editing === 'yes' ? 'Close the form' : 'Edit'}</Button>
+        <Button onPress={() => setEditing(editing === 'yes' ? 'no' : 'yes')}>
+          {editing === 'yes' ? 'Close the form' : 'Edit'}
+        </Button>
         <Button kind="danger" label={`Take out ${name}`} onPress={() => void takeOut()}>
           Take out
         </Button>

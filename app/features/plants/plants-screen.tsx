@@ -33,7 +33,13 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
     const byId = new Map(answers?.plants.map((answer) => [answer.plantId, answer]));
     const wanted = folded(text.trim());
     return facts.plants
-      .map((plant) => ({ plant, name: plantName(facts, plant), latin: latinName(facts, plant), answer: byId.get(plant.id) ?? null, place: spotPlace(facts, plant.spotId) }))
+      .map((plant) => ({
+        plant,
+        name: plantName(facts, plant),
+        latin: latinName(facts, plant),
+        answer: byId.get(plant.id) ?? null,
+        place: spotPlace(facts, plant.spotId),
+      }))
       .filter(({ name, latin, place }) => folded(`${name} ${latin} ${place}`).includes(wanted))
       .filter(({ answer }) => passes(answer, filter))
       .sort((p, q) => compare(p, q, sort));
@@ -54,7 +60,9 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
           <Field label="Search" value={text} onValue={setText} />
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
             <Small testID="plant-count">{`${rows.length} of ${facts.plants.length}`}</Small>
-            <Button onPress={() => setFilters(filters === 'shown' ? 'hidden' : 'shown')}>{filters === 'shown' ? 'Hide filters' : 'Filter and sort'}</Button>
+            <Button onPress={() => setFilters(filters === 'shown' ? 'hidden' : 'shown')}>
+              {filters === 'shown' ? 'Hide filters' : 'Filter and sort'}
+            </Button>
           </View>
           {filters === 'shown' ? (
             <>
@@ -62,21 +70,37 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
                 label="Show"
                 value={filter}
                 onValue={(value) => setFilter(value as Filter)}
-                choices={[{ value: 'all', word: 'All' }, { value: 'wrong', word: 'Something wrong' }, ...FACTORS.map((factor) => ({ value: factor, word: `${FACTOR_WORD[factor]} wrong` }))]}
+                choices={[
+                  { value: 'all', word: 'All' },
+                  { value: 'wrong', word: 'Something wrong' },
+                  ...FACTORS.map((factor) => ({ value: factor, word: `${FACTOR_WORD[factor]} wrong` })),
+                ]}
               />
               <Choices
                 label="Sort"
                 value={sort}
                 onValue={(value) => setSort(value as Sort)}
-                choices={[{ value: 'unhappy', word: 'Unhappiest first' }, { value: 'name', word: 'By name' }, { value: 'place', word: 'By place' }]}
+                choices={[
+                  { value: 'unhappy', word: 'Unhappiest first' },
+                  { value: 'name', word: 'By name' },
+                  { value: 'place', word: 'By place' },
+                ]}
               />
             </>
           ) : null}
         </View>
       }
-      ListEmptyComponent={<Body>{facts.plants.length === 0 ? 'No plant yet. Add the first one.' : 'No plant fits what you search for.'}</Body>}
+      ListEmptyComponent={
+        <Body>
+          {facts.plants.length === 0 ? 'No plant yet. Add the first one.' : 'No plant fits what you search for.'}
+        </Body>
+      }
       renderItem={({ item: { plant, name, answer, place } }) => (
-        <RowLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={name} current={plant.id === chosenId}>
+        <RowLink
+          href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
+          label={name}
+          current={plant.id === chosenId}
+        >
           <FitMark fit={answer?.fit?.months[month - 1] ?? null} size={28} />
           <View style={{ flex: 1 }}>
             <Body>{name}</Body>
@@ -84,7 +108,9 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
           </View>
           <View style={{ alignItems: 'flex-end' }}>
             <Body>{answer?.fit ? fitShare(answer.fit.whole) : '–'}</Body>
-            <Small>{answer?.fit ? (answer.fit.troubles[0] ? troubleName(answer.fit.troubles[0].worst) : 'All right') : ''}</Small>
+            <Small>
+              {answer?.fit ? (answer.fit.troubles[0] ? troubleName(answer.fit.troubles[0].worst) : 'All right') : ''}
+            </Small>
           </View>
         </RowLink>
       )}

@@ -11,7 +11,10 @@ beforeEach(() => {
   went.length = 0;
 });
 
-const names = () => screen.getAllByLabelText(/^(Sun|Shade) plant$/).map((row) => (row.props['aria-label'] ?? row.props.accessibilityLabel) as string);
+const names = () =>
+  screen
+    .getAllByLabelText(/^(Sun|Shade) plant$/)
+    .map((row) => (row.props['aria-label'] ?? row.props.accessibilityLabel) as string);
 
 describe('the list', () => {
   it('begins with the unhappiest and follows the sort', async () => {
@@ -63,7 +66,12 @@ describe('adding a plant', () => {
     fireEvent.press(screen.getAllByLabelText(/^Put it here/)[0]!);
     await settled();
     expect(caught).toHaveLength(1);
-    expect(caught[0]!.changes[0]).toMatchObject({ list: 'plants', after: { taxonId: 'spathiphyllum-wallisii', stage: 'adult' } });
-    expect(shownHome.spots.map((spot) => spot.id)).toContain((caught[0]!.changes[0]!.after as { spotId: string }).spotId);
+    expect(caught[0]!.changes[0]).toMatchObject({
+      list: 'plants',
+      after: { taxonId: 'spathiphyllum-wallisii', stage: 'adult' },
+    });
+    expect(shownHome.spots.map((spot) => spot.id)).toContain(
+      (caught[0]!.changes[0]!.after as { spotId: string }).spotId,
+    );
   });
 });

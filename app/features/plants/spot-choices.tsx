@@ -20,7 +20,10 @@ interface Given {
 }
 
 const SHOWN_AT_FIRST = 5;
-const REFUSAL_WORD = { 'too-tall': 'The plant is taller than the free height here.', 'too-wide': 'The pot is wider than the room here.' } as const;
+const REFUSAL_WORD = {
+  'too-tall': 'The plant is taller than the free height here.',
+  'too-wide': 'The pot is wider than the room here.',
+} as const;
 
 export function SpotChoices({ facts, ranked, month, here, verb, onChoose }: Given) {
   const units = useUnits();
@@ -30,14 +33,25 @@ export function SpotChoices({ facts, ranked, month, here, verb, onChoose }: Give
     <View style={{ gap: SPACE.s }}>
       {shown.map((choice) => {
         const place = spotPlace(facts, choice.spotId);
-        const occupants = facts.plants.filter((plant) => choice.occupants.includes(plant.id)).map((plant) => plantName(facts, plant));
+        const occupants = facts.plants
+          .filter((plant) => choice.occupants.includes(plant.id))
+          .map((plant) => plantName(facts, plant));
         return (
-          <View key={choice.spotId} role="group" aria-label={place} style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center', minHeight: 52 }}>
+          <View
+            key={choice.spotId}
+            role="group"
+            aria-label={place}
+            style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center', minHeight: 52 }}
+          >
             <FitMark fit={choice.months[month - 1] ?? null} />
             <View style={{ flex: 1 }}>
               <Body>{`${place} · ${fitShare(choice.whole)}`}</Body>
               <Small>
-                {choice.refusal ? REFUSAL_WORD[choice.refusal] : choice.troubles[0] ? troubleSentence(choice.troubles[0], units) : 'All it wants, all year.'}
+                {choice.refusal
+                  ? REFUSAL_WORD[choice.refusal]
+                  : choice.troubles[0]
+                    ? troubleSentence(choice.troubles[0], units)
+                    : 'All it wants, all year.'}
               </Small>
               {occupants.length > 0 ? <Small>{`Taken by ${occupants.join(', ')}`}</Small> : null}
             </View>
@@ -51,7 +65,9 @@ export function SpotChoices({ facts, ranked, month, here, verb, onChoose }: Give
           </View>
         );
       })}
-      {ranked.length > SHOWN_AT_FIRST && all === 'some' ? <Button onPress={() => setAll('all')}>{`All ${ranked.length} spots`}</Button> : null}
+      {ranked.length > SHOWN_AT_FIRST && all === 'some' ? (
+        <Button onPress={() => setAll('all')}>{`All ${ranked.length} spots`}</Button>
+      ) : null}
       {ranked.length === 0 ? <Body>There is no spot in this home yet.</Body> : null}
     </View>
   );

@@ -12,13 +12,23 @@ export function CurtainControl({ window }: { readonly window: Window }) {
   const tryOut = useHome((state) => state.tryOut);
   const choose = (curtainId: string) => {
     const curtain = curtains.find((candidate) => candidate.id === curtainId)!;
-    const summary = curtainId === 'none' ? `${window.name}: curtain taken away` : `${window.name}: ${curtain.name.toLowerCase()} shut`;
-    tryOut(summary, [{ list: 'windows', id: window.id, after: { ...window, curtainId, curtainMonths: [...window.curtainMonths] } }]);
+    const summary =
+      curtainId === 'none'
+        ? `${window.name}: curtain taken away`
+        : `${window.name}: ${curtain.name.toLowerCase()} shut`;
+    tryOut(summary, [
+      { list: 'windows', id: window.id, after: { ...window, curtainId, curtainMonths: [...window.curtainMonths] } },
+    ]);
   };
   return (
     <View style={{ gap: SPACE.xs }}>
       <Strong>Curtain at the {window.name.toLowerCase()}</Strong>
-      <Choices label={`Curtain at the ${window.name.toLowerCase()}`} choices={curtains.map(({ id, name }) => ({ value: id, word: name }))} value={window.curtainId} onValue={choose} />
+      <Choices
+        label={`Curtain at the ${window.name.toLowerCase()}`}
+        choices={curtains.map(({ id, name }) => ({ value: id, word: name }))}
+        value={window.curtainId}
+        onValue={choose}
+      />
       {window.curtainId === 'none' ? null : (
         <Small>
           Shut from {clock(window.curtainFromMinute)} to {clock(window.curtainToMinute)}

@@ -27,19 +27,31 @@ export function LampHours({ circuit, month }: { readonly circuit: Circuit; reado
       {runs ? null : <Small>It does not run in {monthName(month)}.</Small>}
       <Row>
         <Small style={{ width: 64 }}>On {clock(circuit.onMinute)}</Small>
-        <Button label={`${circuit.name} on earlier`} onPress={() => set(circuit.onMinute - STEP_MINUTES, circuit.offMinute)}>
+        <Button
+          label={`${circuit.name} on earlier`}
+          onPress={() => set(circuit.onMinute - STEP_MINUTES, circuit.offMinute)}
+        >
           Earlier
         </Button>
-        <Button label={`${circuit.name} on later`} onPress={() => set(circuit.onMinute + STEP_MINUTES, circuit.offMinute)}>
+        <Button
+          label={`${circuit.name} on later`}
+          onPress={() => set(circuit.onMinute + STEP_MINUTES, circuit.offMinute)}
+        >
           Later
         </Button>
       </Row>
       <Row>
         <Small style={{ width: 64 }}>Off {clock(circuit.offMinute)}</Small>
-        <Button label={`${circuit.name} off earlier`} onPress={() => set(circuit.onMinute, circuit.offMinute - STEP_MINUTES)}>
+        <Button
+          label={`${circuit.name} off earlier`}
+          onPress={() => set(circuit.onMinute, circuit.offMinute - STEP_MINUTES)}
+        >
           Earlier
         </Button>
-        <Button label={`${circuit.name} off later`} onPress={() => set(circuit.onMinute, circuit.offMinute + STEP_MINUTES)}>
+        <Button
+          label={`${circuit.name} off later`}
+          onPress={() => set(circuit.onMinute, circuit.offMinute + STEP_MINUTES)}
+        >
           Later
         </Button>
       </Row>

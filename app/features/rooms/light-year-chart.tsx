@@ -11,7 +11,14 @@ import { MONTH_NAMES, mol } from '../../ui/words';
 
 const SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected', 'lamps'] as const;
 type Source = (typeof SOURCES)[number];
-const SOURCE_WORD: Record<Source, string> = { sun: 'Sun', sky: 'Sky', ground: 'Ground', obstruction: 'Houses', reflected: 'Off the walls', lamps: 'Lamps' };
+const SOURCE_WORD: Record<Source, string> = {
+  sun: 'Sun',
+  sky: 'Sky',
+  ground: 'Ground',
+  obstruction: 'Houses',
+  reflected: 'Off the walls',
+  lamps: 'Lamps',
+};
 
 function sharesOf({ shares }: Condition): Record<Source, number> {
   return { ...shares, lamps: Object.values(shares.lamps).reduce((sum, dli) => sum + dli, 0) };

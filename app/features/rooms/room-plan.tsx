@@ -28,7 +28,18 @@ const LONGEST_SCALE_BAR = 200;
 /** Two spots nearer than this share one touch target less; their list below the plan stays. */
 const TOUCH_RADIUS = 16;
 
-export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches = [], fits, chosenSpotId, onSpot }: Given) {
+export function RoomPlan({
+  facts,
+  room,
+  month,
+  wash,
+  width,
+  instant,
+  sunPatches = [],
+  fits,
+  chosenSpotId,
+  onSpot,
+}: Given) {
   const ink = useInk();
   const scale = Math.min((width - 2 * MARGIN) / room.widthM, 420 / room.depthM);
   const planWidth = room.widthM * scale;
@@ -49,7 +60,8 @@ export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches 
   const enclosures = facts.rooms.filter((other) => other.insideRoomId === room.id);
   const cells = wash ? wash.columns * wash.rows : 0;
   const grid = instant ?? wash;
-  const opacities = instant?.opacity ?? (wash ? Array.from(wash.dli.subarray((month - 1) * cells, month * cells), washOpacity) : []);
+  const opacities =
+    instant?.opacity ?? (wash ? Array.from(wash.dli.subarray((month - 1) * cells, month * cells), washOpacity) : []);
   // Whole pixels: washes that overlap or gape would draw lines that mean nothing.
   const edgeX = (column: number) => Math.round(x((column / (grid?.columns ?? 1)) * room.widthM));
   const edgeY = (row: number) => Math.round(y((row / (grid?.rows ?? 1)) * room.depthM));
@@ -74,14 +86,38 @@ export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches 
           })
         : null}
       {sunPatches.map((outline, i) => (
-        <Polygon key={i} points={outline.map((point) => `${x(point.x)},${y(point.y)}`).join(' ')} fill={ink.wash} fillOpacity={0.6} stroke={ink.danger} strokeWidth={1.8} />
+        <Polygon
+          key={i}
+          points={outline.map((point) => `${x(point.x)},${y(point.y)}`).join(' ')}
+          fill={ink.wash}
+          fillOpacity={0.6}
+          stroke={ink.danger}
+          strokeWidth={1.8}
+        />
       ))}
       {facts.blocks
         .filter((block) => block.roomId === room.id)
         .map((block) => (
-          <Rect key={block.id} x={x(block.xM)} y={y(block.yM + block.depthM)} width={block.widthM * scale} height={block.depthM * scale} fill={ink.line} stroke={ink.ink} strokeWidth={1.2} />
+          <Rect
+            key={block.id}
+            x={x(block.xM)}
+            y={y(block.yM + block.depthM)}
+            width={block.widthM * scale}
+            height={block.depthM * scale}
+            fill={ink.line}
+            stroke={ink.ink}
+            strokeWidth={1.2}
+          />
         ))}
-      <Rect x={x(0)} y={y(room.depthM)} width={planWidth} height={planHeight} fill="none" stroke={ink.ink} strokeWidth={4} />
+      <Rect
+        x={x(0)}
+        y={y(room.depthM)}
+        width={planWidth}
+        height={planHeight}
+        fill="none"
+        stroke={ink.ink}
+        strokeWidth={4}
+      />
       {facts.windows
         .filter((window) => window.roomId === room.id)
         .map((window) => {
@@ -111,10 +147,28 @@ export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches 
           );
         })}
       {enclosures.map((box) => (
-        <Rect key={box.id} x={x(box.insideXM)} y={y(box.insideYM + box.depthM)} width={box.widthM * scale} height={box.depthM * scale} fill="none" stroke={ink.glass} strokeWidth={1.5} />
+        <Rect
+          key={box.id}
+          x={x(box.insideXM)}
+          y={y(box.insideYM + box.depthM)}
+          width={box.widthM * scale}
+          height={box.depthM * scale}
+          fill="none"
+          stroke={ink.glass}
+          strokeWidth={1.5}
+        />
       ))}
       {stands.map((stand) => (
-        <Rect key={stand.id} x={x(stand.xM)} y={y(stand.yM + stand.depthM)} width={stand.widthM * scale} height={stand.depthM * scale} fill="none" stroke={ink.soft} strokeWidth={1} />
+        <Rect
+          key={stand.id}
+          x={x(stand.xM)}
+          y={y(stand.yM + stand.depthM)}
+          width={stand.widthM * scale}
+          height={stand.depthM * scale}
+          fill="none"
+          stroke={ink.soft}
+          strokeWidth={1}
+        />
       ))}
       {spots.map(({ spot, cx, cy }) => {
         const fit = fits?.get(spot.id);
@@ -123,15 +177,36 @@ export function RoomPlan({ facts, room, month, wash, width, instant, sunPatches 
         return (
           <G key={spot.id} {...(onSpot ? { onPress: () => onSpot(spot.id) } : {})}>
             <Circle cx={cx} cy={cy} r={TOUCH_RADIUS} fill="transparent" />
-            <Circle cx={cx} cy={cy} r={SPOT_RADIUS} fill={isTaken && fits ? ink.sheet : 'none'} stroke={chosen ? ink.danger : ink.ink} strokeWidth={chosen ? 3 : 1.3} strokeDasharray={isTaken ? '' : '2 2'} />
+            <Circle
+              cx={cx}
+              cy={cy}
+              r={SPOT_RADIUS}
+              fill={isTaken && fits ? ink.sheet : 'none'}
+              stroke={chosen ? ink.danger : ink.ink}
+              strokeWidth={chosen ? 3 : 1.3}
+              strokeDasharray={isTaken ? '' : '2 2'}
+            />
             {fits && isTaken ? <SpotSign cx={cx} cy={cy} fit={fit ?? null} /> : null}
           </G>
         );
       })}
       {(['a', 'b', 'c', 'd'] as const).map((side) => {
-        const at = { a: [x(room.widthM / 2), y(0) + 20], b: [x(room.widthM) + 16, y(room.depthM / 2)], c: [x(room.widthM / 2), y(room.depthM) - 10], d: [x(0) - 16, y(room.depthM / 2)] }[side];
+        const at = {
+          a: [x(room.widthM / 2), y(0) + 20],
+          b: [x(room.widthM) + 16, y(room.depthM / 2)],
+          c: [x(room.widthM / 2), y(room.depthM) - 10],
+          d: [x(0) - 16, y(room.depthM / 2)],
+        }[side];
         return (
-          <SvgText key={side} x={at[0]!} y={at[1]!} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={ink.soft}>
+          <SvgText
+            key={side}
+            x={at[0]!}
+            y={at[1]!}
+            textAnchor="middle"
+            fontFamily={FONT.lettering}
+            fontSize={14}
+            fill={ink.soft}
+          >
             {side.toUpperCase()}
           </SvgText>
         );

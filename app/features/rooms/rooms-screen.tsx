@@ -48,7 +48,11 @@ function useFits(facts: HomeFacts, month: number): Map<string, MonthFit | null> 
   const answers = useAnswers((state) => state.answers);
   return useMemo(() => {
     const byPlant = new Map(answers?.plants.map((answer) => [answer.plantId, answer.fit?.months[month - 1] ?? null]));
-    return new Map(facts.plants.flatMap((plant) => (plant.spotId === null ? [] : [[plant.spotId, byPlant.get(plant.id) ?? null] as const])));
+    return new Map(
+      facts.plants.flatMap((plant) =>
+        plant.spotId === null ? [] : [[plant.spotId, byPlant.get(plant.id) ?? null] as const],
+      ),
+    );
   }, [facts, answers, month]);
 }
 
@@ -69,7 +73,8 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
       <View>
         <Title>{room.name}</Title>
         <Small>
-          {length(room.widthM, units)} by {length(room.depthM, units)}, {length(room.heightM, units)} high · wall A looks {compassWord(sideBearing(room, 'a'))}
+          {length(room.widthM, units)} by {length(room.depthM, units)}, {length(room.heightM, units)} high · wall A
+          looks {compassWord(sideBearing(room, 'a'))}
           {outer ? ` · stands in ${outer.name}` : ''}
         </Small>
       </View>
@@ -93,7 +98,9 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
       <View style={{ gap: SPACE.xs }}>
         <Strong>{monthName(month)}: mean daily light</Strong>
         <MonthSlider month={month} onMonth={setMonth} />
-        <TextLink href={{ pathname: '/light/day/[roomId]', params: { roomId: room.id } }}>Through a day, hour by hour</TextLink>
+        <TextLink href={{ pathname: '/light/day/[roomId]', params: { roomId: room.id } }}>
+          Through a day, hour by hour
+        </TextLink>
       </View>
     </>
   );
@@ -123,9 +130,14 @@ function RoomContents({ facts, room, month, fits }: ContentsGiven) {
         const spots = tiers.flatMap((tier) => facts.spots.filter((spot) => spot.tierId === tier.id));
         return (
           <View key={stand.id} style={{ gap: SPACE.xs }}>
-            <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', flexWrap: 'wrap' }}>
+            <View
+              style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', flexWrap: 'wrap' }}
+            >
               <Heading>{stand.name}</Heading>
-              <TextLink href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }} label={`Look along ${stand.name}`}>
+              <TextLink
+                href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}
+                label={`Look along ${stand.name}`}
+              >
                 Look along it
               </TextLink>
             </View>
@@ -133,20 +145,28 @@ function RoomContents({ facts, room, month, fits }: ContentsGiven) {
               const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
               const dli = dliOf(spot.id);
               return (
-                <RowLink key={spot.id} href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }} label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}>
+                <RowLink
+                  key={spot.id}
+                  href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}
+                  label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}
+                >
                   {plant ? <FitMark fit={fits.get(spot.id) ?? null} /> : <View style={{ width: 24 }} />}
                   <View style={{ flex: 1 }}>
                     <Body>{spot.name}</Body>
                     <Small>{plant ? plantName(facts, plant) : 'Free'}</Small>
                   </View>
-                  <Body style={{ fontVariant: ['tabular-nums'] }}>{dli === undefined ? '…' : `${mol(dli)} mol a day`}</Body>
+                  <Body style={{ fontVariant: ['tabular-nums'] }}>
+                    {dli === undefined ? '…' : `${mol(dli)} mol a day`}
+                  </Body>
                 </RowLink>
               );
             })}
           </View>
         );
       })}
-      <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id: room.id } }}>Edit this room, its windows and stands</TextLink>
+      <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id: room.id } }}>
+        Edit this room, its windows and stands
+      </TextLink>
     </>
   );
 }

@@ -42,7 +42,17 @@ describe('a room', () => {
   });
 
   it('teaches the first step when there is none', async () => {
-    showHome({ ...shownHome, rooms: [], windows: [], stands: [], tiers: [], spots: [], lamps: [], air: [], plants: [] });
+    showHome({
+      ...shownHome,
+      rooms: [],
+      windows: [],
+      stands: [],
+      tiers: [],
+      spots: [],
+      lamps: [],
+      air: [],
+      plants: [],
+    });
     await open(<RoomsScreen roomId={null} />);
     expect(screen.getByText('Add a room')).toBeTruthy();
   });
@@ -61,22 +71,55 @@ describe('a spot', () => {
 describe('a spot’s place', () => {
   it('is drawn along its stand, and tried before it is kept', async () => {
     await open(<SpotScreen spotId="dim" />);
-    fireEvent(screen.getByLabelText('From its end toward wall D'), 'layout', { nativeEvent: { layout: { width: 200 } } });
+    fireEvent(screen.getByLabelText('From its end toward wall D'), 'layout', {
+      nativeEvent: { layout: { width: 200 } },
+    });
     fireEvent(screen.getByLabelText('From its end toward wall D'), 'responderMove', { nativeEvent: { locationX: 60 } });
     await settled();
-    expect(useHome.getState().trial?.changes[0]).toMatchObject({ list: 'spots', id: 'dim', after: { alongM: 0.3, acrossM: 0.2 } });
+    expect(useHome.getState().trial?.changes[0]).toMatchObject({
+      list: 'spots',
+      id: 'dim',
+      after: { alongM: 0.3, acrossM: 0.2 },
+    });
     expect(screen.getByText('From its end toward wall D: 30 cm of 1 m')).toBeTruthy();
   });
 });
 
 describe('what would do best at a spot', () => {
   it('counts the grower’s own taxa and corrections in', async () => {
-    const ofOwn = (figure: 'light.thrivesFrom' | 'light.survives' | 'light.thrivesTo' | 'light.scorches', value: number) =>
-      ({ id: figure, homeId: 'h', taxonId: 'own-1', plantId: null, figure, value, reason: 'It lives anywhere', on: '2026-01-01' });
+    const ofOwn = (
+      figure: 'light.thrivesFrom' | 'light.survives' | 'light.thrivesTo' | 'light.scorches',
+      value: number,
+    ) => ({
+      id: figure,
+      homeId: 'h',
+      taxonId: 'own-1',
+      plantId: null,
+      figure,
+      value,
+      reason: 'It lives anywhere',
+      on: '2026-01-01',
+    });
     showHome({
       ...shownHome,
-      ownTaxa: [{ id: 'own-1', homeId: 'h', name: 'Aaa the undemanding', common: [], synonyms: [], basedOn: 'aspidistra-elatior', key: '' }],
-      corrections: [ofOwn('light.survives', 0.1), ofOwn('light.thrivesFrom', 0.2), ofOwn('light.thrivesTo', 40), ofOwn('light.scorches', 60), { ...ofOwn('light.scorches', 2000), id: 'peak', figure: 'light.peakPpfd' as const }],
+      ownTaxa: [
+        {
+          id: 'own-1',
+          homeId: 'h',
+          name: 'Aaa the undemanding',
+          common: [],
+          synonyms: [],
+          basedOn: 'aspidistra-elatior',
+          key: '',
+        },
+      ],
+      corrections: [
+        ofOwn('light.survives', 0.1),
+        ofOwn('light.thrivesFrom', 0.2),
+        ofOwn('light.thrivesTo', 40),
+        ofOwn('light.scorches', 60),
+        { ...ofOwn('light.scorches', 2000), id: 'peak', figure: 'light.peakPpfd' as const },
+      ],
     });
     await open(<SpotScreen spotId="dim" />);
     expect(screen.getAllByText('Aaa the undemanding').length).toBeGreaterThan(0);
@@ -92,11 +135,23 @@ describe('a stand along its length', () => {
 
   const lettered = (spots: number) => {
     const stand = shownHome.stands.find(({ id }) => id === 'shelf')!;
-    const [spot] = shownHome.spots.filter(({ tierId }) => tierId === shownHome.tiers.find((tier) => tier.standId === 'shelf')!.id);
-    const more = Array.from({ length: spots }, (_, i) => ({ ...spot!, id: `more-${i}`, alongM: spot!.alongM + 0.01 * (i + 1) }));
+    const [spot] = shownHome.spots.filter(
+      ({ tierId }) => tierId === shownHome.tiers.find((tier) => tier.standId === 'shelf')!.id,
+    );
+    const more = Array.from({ length: spots }, (_, i) => ({
+      ...spot!,
+      id: `more-${i}`,
+      alongM: spot!.alongM + 0.01 * (i + 1),
+    }));
     render(
       <PaperProvider theme={lightTheme}>
-        <StandElevation facts={{ ...shownHome, spots: [...shownHome.spots, ...more] }} stand={stand} roomHeightM={2.5} width={800} month={6} />
+        <StandElevation
+          facts={{ ...shownHome, spots: [...shownHome.spots, ...more] }}
+          stand={stand}
+          roomHeightM={2.5}
+          width={800}
+          month={6}
+        />
       </PaperProvider>,
     );
     return screen.UNSAFE_getAllByType(SvgText).map(({ props }) => String((props as { children: unknown }).children));

@@ -10,12 +10,22 @@ import { length } from '../../ui/words';
 
 const CM_PER_M = 100;
 
-export function SpotPlace({ facts, spot, stand }: { readonly facts: HomeFacts; readonly spot: Spot; readonly stand: Stand }) {
+export function SpotPlace({
+  facts,
+  spot,
+  stand,
+}: {
+  readonly facts: HomeFacts;
+  readonly spot: Spot;
+  readonly stand: Stand;
+}) {
   const tryOut = useHome((state) => state.tryOut);
   const units = useUnits();
   const move = (given: Partial<Spot>) => {
     const after = { ...spot, ...given };
-    tryOut(`${spot.name} ${length(after.alongM, units)} along, ${length(after.acrossM, units)} across ${stand.name}`, [{ list: 'spots', id: spot.id, after }]);
+    tryOut(`${spot.name} ${length(after.alongM, units)} along, ${length(after.acrossM, units)} across ${stand.name}`, [
+      { list: 'spots', id: spot.id, after },
+    ]);
   };
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId);
   const ways = [
@@ -29,7 +39,13 @@ export function SpotPlace({ facts, spot, stand }: { readonly facts: HomeFacts; r
       {ways.map(({ name, field, at, most }) => (
         <View key={field}>
           <Small>{`${name}: ${length(at, units)} of ${length(most, units)}`}</Small>
-          <StepSlider label={name} value={Math.round(at * CM_PER_M)} most={Math.round(most * CM_PER_M)} words={length(at, units)} onValue={(cm) => move({ [field]: cm / CM_PER_M })} />
+          <StepSlider
+            label={name}
+            value={Math.round(at * CM_PER_M)}
+            most={Math.round(most * CM_PER_M)}
+            words={length(at, units)}
+            onValue={(cm) => move({ [field]: cm / CM_PER_M })}
+          />
         </View>
       ))}
     </View>

@@ -12,7 +12,19 @@ import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { ageOf, brightness, commonName, count, degrees, fitShare, hours, latinName, mol, monthName, plantName } from '../../ui/words';
+import {
+  ageOf,
+  brightness,
+  commonName,
+  count,
+  degrees,
+  fitShare,
+  hours,
+  latinName,
+  mol,
+  monthName,
+  plantName,
+} from '../../ui/words';
 import { NotHere } from '../shell/not-here';
 import { SpotPlace } from './spot-place';
 import { useMonth } from './use-month';
@@ -35,7 +47,9 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
   const plants = facts.plants.filter((plant) => plant.spotId === spot.id);
   const first = (
     <>
-      <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{`${room.name}, ${stand.name}`}</TextLink>
+      <TextLink
+        href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}
+      >{`${room.name}, ${stand.name}`}</TextLink>
       <Title>{spot.name}</Title>
       {answer ? (
         <>
@@ -55,7 +69,11 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
     <>
       <Heading>{plants.length > 0 ? 'Stands here' : 'Nobody stands here'}</Heading>
       {plants.map((plant) => (
-        <RowLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={plantName(facts, plant)}>
+        <RowLink
+          key={plant.id}
+          href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
+          label={plantName(facts, plant)}
+        >
           <Body>{plantName(facts, plant)}</Body>
           <Small>{latinName(facts, plant)}</Small>
         </RowLink>
@@ -71,13 +89,31 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
 function MonthFigures({ condition, spotId }: { readonly condition: Condition; readonly spotId: string }) {
   const units = useUnits();
   const { month } = condition;
-  const why = (figure: string) => ({ pathname: '/why' as const, params: { figure, spot: spotId, month: String(month) } });
+  const why = (figure: string) => ({
+    pathname: '/why' as const,
+    params: { figure, spot: spotId, month: String(month) },
+  });
   const rows: readonly (readonly [name: string, value: string, note: string, figure: string])[] = [
-    ['Light', `${mol(condition.dli)} mol a day`, `dull day ${mol(condition.dliDullDay)}, bright day ${mol(condition.dliBrightDay)}`, 'dli'],
+    [
+      'Light',
+      `${mol(condition.dli)} mol a day`,
+      `dull day ${mol(condition.dliDullDay)}, bright day ${mol(condition.dliBrightDay)}`,
+      'dli',
+    ],
     ['Brightest hour', brightness(condition.peakPpfd, units), 'on a clear day', 'peak'],
-    ['Direct sun', hours(condition.sunHoursLikely), `${hours(condition.sunHoursPossible)} if every day were clear`, 'sun'],
+    [
+      'Direct sun',
+      hours(condition.sunHoursLikely),
+      `${hours(condition.sunHoursPossible)} if every day were clear`,
+      'sun',
+    ],
     ['Day length', hours(condition.dayH), `longest night ${hours(condition.longestNightH)}`, 'day'],
-    ['Warmth', `${degrees(condition.air.dayC, units)} by day`, `${degrees(condition.air.nightC, units)} by night`, 'air'],
+    [
+      'Warmth',
+      `${degrees(condition.air.dayC, units)} by day`,
+      `${degrees(condition.air.nightC, units)} by night`,
+      'air',
+    ],
     ['Moisture', `${Math.round(condition.air.dayRh)} % by day`, `VPD ${condition.vpdDay.toFixed(2)} kPa`, 'vpd'],
   ];
   return (
@@ -105,27 +141,44 @@ function MonthFigures({ condition, spotId }: { readonly condition: Condition; re
 const SHOWN = 6;
 
 /** What readings have changed here: before, after, and how old they are. */
-function Corrected({ facts, answer, month }: { readonly facts: HomeFacts; readonly answer: SpotAnswer; readonly month: number }) {
+function Corrected({
+  facts,
+  answer,
+  month,
+}: {
+  readonly facts: HomeFacts;
+  readonly answer: SpotAnswer;
+  readonly month: number;
+}) {
   const { correction } = answer;
   if (!correction) return null;
   const { dli, shares } = answer.conditions[month - 1]!;
   const lamps = Object.values(shares.lamps).reduce((sum, part) => sum + part, 0);
   const daylight = dli - lamps - shares.roomLight;
-  const before = daylight / (correction.daylight?.factor ?? 1) + lamps / (correction.lamps?.factor ?? 1) + shares.roomLight;
+  const before =
+    daylight / (correction.daylight?.factor ?? 1) + lamps / (correction.lamps?.factor ?? 1) + shares.roomLight;
   const words = (name: string, given: NonNullable<SpotAnswer['correction']>['daylight']) =>
     given
-      ? `${name} as measured: ${given.factor.toFixed(2)} times the computed, within ${Math.round(given.doubt * 100)} %, from ${count(given.readings.length, 'reading')}${given.spread === null ? '' : ` that differ by ${Math.round(given.spread * 100)} %`}, the newest ${ageOf(newest(facts, given.readings.map((entry) => entry.readingId)))}.`
+      ? `${name} as measured: ${given.factor.toFixed(2)} times the computed, within ${Math.round(given.doubt * 100)} %, from ${count(given.readings.length, 'reading')}${given.spread === null ? '' : ` that differ by ${Math.round(given.spread * 100)} %`}, the newest ${ageOf(
+          newest(
+            facts,
+            given.readings.map((entry) => entry.readingId),
+          ),
+        )}.`
       : null;
   return (
     <View style={{ gap: 2 }}>
-      {[words('Daylight', correction.daylight), words('Lamp light', correction.lamps)].map((line) => (line ? <Body key={line}>{line}</Body> : null))}
+      {[words('Daylight', correction.daylight), words('Lamp light', correction.lamps)].map((line) =>
+        line ? <Body key={line}>{line}</Body> : null,
+      )}
       <Small testID="before-readings">{`${monthName(month)}: ${mol(before)} mol a day as computed, ${mol(dli)} with readings.`}</Small>
       <TextLink href="/light/readings">Its readings</TextLink>
     </View>
   );
 }
 
-const newest = (facts: HomeFacts, ids: readonly string[]) => Math.max(...facts.readings.filter((reading) => ids.includes(reading.id)).map((reading) => reading.atMs));
+const newest = (facts: HomeFacts, ids: readonly string[]) =>
+  Math.max(...facts.readings.filter((reading) => ids.includes(reading.id)).map((reading) => reading.atMs));
 
 function LightLinks({ spotId }: { readonly spotId: string }) {
   return (
@@ -141,7 +194,15 @@ function LightLinks({ spotId }: { readonly spotId: string }) {
 }
 
 /** The taxa that a spot's whole year suits best. */
-function WouldDoWell({ facts, spotId, month }: { readonly facts: HomeFacts; readonly spotId: string; readonly month: number }) {
+function WouldDoWell({
+  facts,
+  spotId,
+  month,
+}: {
+  readonly facts: HomeFacts;
+  readonly spotId: string;
+  readonly month: number;
+}) {
   const taxa = useTaxa();
   const best = useBestTaxa(facts, spotId, taxa, SHOWN);
   return (

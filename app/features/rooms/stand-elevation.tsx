@@ -41,12 +41,24 @@ export function StandElevation({ facts, stand, roomHeightM, width, month }: Give
   return (
     <Svg width={width} height={height} role="img" aria-label={`${stand.name} from the side`}>
       <Line x1={MARGIN_LEFT - 20} x2={x(lengthM) + 14} y1={y(0)} y2={y(0)} stroke={ink.ink} strokeWidth={3} />
-      <Line x1={MARGIN_LEFT - 20} x2={x(lengthM) + 14} y1={y(roomHeightM)} y2={y(roomHeightM)} stroke={ink.line} strokeWidth={2} />
+      <Line
+        x1={MARGIN_LEFT - 20}
+        x2={x(lengthM) + 14}
+        y1={y(roomHeightM)}
+        y2={y(roomHeightM)}
+        stroke={ink.line}
+        strokeWidth={2}
+      />
       {tiers.map((tier, at) => {
         const lamps = facts.lamps.filter((lamp) => lamp.tierId === tier.id);
-        const spots = facts.spots.filter((spot) => spot.tierId === tier.id).sort((p, q) => (alongX ? p.alongM - q.alongM : p.acrossM - q.acrossM));
+        const spots = facts.spots
+          .filter((spot) => spot.tierId === tier.id)
+          .sort((p, q) => (alongX ? p.alongM - q.alongM : p.acrossM - q.acrossM));
         const aboveM = (tiers[at + 1]?.heightM ?? roomHeightM) - tier.heightM;
-        const names = width - namesFrom < LEAST_FOR_NAMES ? [] : namesOn(facts, spots, Math.max(1, Math.floor((aboveM * scale) / NAME_LINE)));
+        const names =
+          width - namesFrom < LEAST_FOR_NAMES
+            ? []
+            : namesOn(facts, spots, Math.max(1, Math.floor((aboveM * scale) / NAME_LINE)));
         return (
           <G key={tier.id}>
             {lamps.map((lamp) => {
@@ -71,12 +83,34 @@ export function StandElevation({ facts, stand, roomHeightM, width, month }: Give
                 </G>
               );
             })}
-            <Line x1={x(0)} x2={x(lengthM)} y1={y(tier.heightM)} y2={y(tier.heightM)} stroke={ink.ink} strokeWidth={tier.board === 'solid' ? 3 : 1.2} strokeDasharray={tier.board === 'solid' ? '' : '6 4'} />
-            <SvgText x={MARGIN_LEFT - 6} y={y(tier.heightM) + 4} textAnchor="end" fontFamily={FONT.lettering} fontSize={13} fill={ink.soft}>
+            <Line
+              x1={x(0)}
+              x2={x(lengthM)}
+              y1={y(tier.heightM)}
+              y2={y(tier.heightM)}
+              stroke={ink.ink}
+              strokeWidth={tier.board === 'solid' ? 3 : 1.2}
+              strokeDasharray={tier.board === 'solid' ? '' : '6 4'}
+            />
+            <SvgText
+              x={MARGIN_LEFT - 6}
+              y={y(tier.heightM) + 4}
+              textAnchor="end"
+              fontFamily={FONT.lettering}
+              fontSize={13}
+              fill={ink.soft}
+            >
               {`${Math.round(tier.heightM * 100)} cm`}
             </SvgText>
             {names.map((name, line) => (
-              <SvgText key={line} x={namesFrom} y={y(tier.heightM) + 4 - NAME_LINE * (names.length - 1 - line)} fontFamily={FONT.lettering} fontSize={13} fill={ink.ink}>
+              <SvgText
+                key={line}
+                x={namesFrom}
+                y={y(tier.heightM) + 4 - NAME_LINE * (names.length - 1 - line)}
+                fontFamily={FONT.lettering}
+                fontSize={13}
+                fill={ink.ink}
+              >
                 {name}
               </SvgText>
             ))}
@@ -88,10 +122,26 @@ export function StandElevation({ facts, stand, roomHeightM, width, month }: Give
               const half = Math.max(5, (spot.sizeM * scale) / 3);
               return plant ? (
                 <G key={spot.id}>
-                  <Polygon points={`${middle - half * 0.6},${base} ${middle + half * 0.6},${base} ${middle + half},${base - tall} ${middle - half},${base - tall}`} fill={ink.factor.air} opacity={0.35} stroke={ink.factor.air} strokeWidth={1.2} />
+                  <Polygon
+                    points={`${middle - half * 0.6},${base} ${middle + half * 0.6},${base} ${middle + half},${base - tall} ${middle - half},${base - tall}`}
+                    fill={ink.factor.air}
+                    opacity={0.35}
+                    stroke={ink.factor.air}
+                    strokeWidth={1.2}
+                  />
                 </G>
               ) : (
-                <Rect key={spot.id} x={middle - half} y={base - 14} width={half * 2} height={14} fill="none" stroke={ink.soft} strokeWidth={1} strokeDasharray="2 2" />
+                <Rect
+                  key={spot.id}
+                  x={middle - half}
+                  y={base - 14}
+                  width={half * 2}
+                  height={14}
+                  fill="none"
+                  stroke={ink.soft}
+                  strokeWidth={1}
+                  strokeDasharray="2 2"
+                />
               );
             })}
           </G>

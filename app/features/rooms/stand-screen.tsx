@@ -36,7 +36,9 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
       <Title>{stand.name}</Title>
       <Drawing name={`${facts.home.name}, ${room.name}: ${stand.name} in ${monthName(month)}`} minHeight={300}>
-        {(width) => <StandElevation facts={facts} stand={stand} roomHeightM={room.heightM} width={width} month={month} />}
+        {(width) => (
+          <StandElevation facts={facts} stand={stand} roomHeightM={room.heightM} width={width} month={month} />
+        )}
       </Drawing>
       <MonthSlider month={month} onMonth={setMonth} />
       {circuits.map((circuit) => (
@@ -51,7 +53,10 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
         <View key={tier.id} style={{ gap: SPACE.xs }}>
           <Heading>{`Tier at ${Math.round(tier.heightM * 100)} cm`}</Heading>
           {lamps.some((lamp) => lamp.tierId === tier.id) ? (
-            <TextLink href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }} label={`Lamps over the tier at ${Math.round(tier.heightM * 100)} cm`}>
+            <TextLink
+              href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }}
+              label={`Lamps over the tier at ${Math.round(tier.heightM * 100)} cm`}
+            >
               Under its lamps: spread, height, hours
             </TextLink>
           ) : null}
@@ -60,9 +65,15 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
             .map((spot) => {
               const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
               const condition = answers?.spots.find((answer) => answer.spotId === spot.id)?.conditions[month - 1];
-              const fit = plant ? (answers?.plants.find((answer) => answer.plantId === plant.id)?.fit?.months[month - 1] ?? null) : null;
+              const fit = plant
+                ? (answers?.plants.find((answer) => answer.plantId === plant.id)?.fit?.months[month - 1] ?? null)
+                : null;
               return (
-                <RowLink key={spot.id} href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }} label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}>
+                <RowLink
+                  key={spot.id}
+                  href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}
+                  label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}
+                >
                   {plant ? <FitMark fit={fit} /> : <View style={{ width: 24 }} />}
                   <View style={{ flex: 1 }}>
                     <Body>{plant ? plantName(facts, plant) : 'Free'}</Body>
@@ -77,7 +88,9 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
             })}
         </View>
       ))}
-      <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'stands', id: stand.id } }}>Edit this stand, its tiers and lamps</TextLink>
+      <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'stands', id: stand.id } }}>
+        Edit this stand, its tiers and lamps
+      </TextLink>
     </>
   );
   return <TwoPanes first={first} second={second} />;

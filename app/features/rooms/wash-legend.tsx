@@ -17,7 +17,9 @@ export function WashLegend({ heightM }: { readonly heightM: number }) {
           <Small>{from}</Small>
         </View>
       ))}
-      <Small>mol a day and more, {Math.round(heightM * 100)} cm above the floor; below {WASH_STEPS[0]} no wash is drawn</Small>
+      <Small>
+        mol a day and more, {Math.round(heightM * 100)} cm above the floor; below {WASH_STEPS[0]} no wash is drawn
+      </Small>
     </View>
   );
 }

@@ -22,16 +22,49 @@ export function SettingsScreen() {
     <Page>
       <Title>Settings</Title>
       <Labelled label="Temperature">
-        <Choices label="Temperature" value={units.temperature} onValue={(value) => setUnits({ temperature: value as 'C' | 'F' })} choices={[{ value: 'C', word: '°C' }, { value: 'F', word: '°F' }]} />
+        <Choices
+          label="Temperature"
+          value={units.temperature}
+          onValue={(value) => setUnits({ temperature: value as 'C' | 'F' })}
+          choices={[
+            { value: 'C', word: '°C' },
+            { value: 'F', word: '°F' },
+          ]}
+        />
       </Labelled>
       <Labelled label="Lengths">
-        <Choices label="Lengths" value={units.length} onValue={(value) => setUnits({ length: value as 'cm' | 'in' })} choices={[{ value: 'cm', word: 'Centimetres' }, { value: 'in', word: 'Inches' }]} />
+        <Choices
+          label="Lengths"
+          value={units.length}
+          onValue={(value) => setUnits({ length: value as 'cm' | 'in' })}
+          choices={[
+            { value: 'cm', word: 'Centimetres' },
+            { value: 'in', word: 'Inches' },
+          ]}
+        />
       </Labelled>
       <Labelled label="Light at a moment">
-        <Choices label="Light at a moment" value={units.light} onValue={(value) => setUnits({ light: value as 'ppfd' | 'lux' })} choices={[{ value: 'ppfd', word: 'PPFD, µmol/m²s' }, { value: 'lux', word: 'Lux of daylight' }]} />
+        <Choices
+          label="Light at a moment"
+          value={units.light}
+          onValue={(value) => setUnits({ light: value as 'ppfd' | 'lux' })}
+          choices={[
+            { value: 'ppfd', word: 'PPFD, µmol/m²s' },
+            { value: 'lux', word: 'Lux of daylight' },
+          ]}
+        />
       </Labelled>
       <Labelled label="Light or dark">
-        <Choices label="Light or dark" value={appearance} onValue={(value) => setAppearance(value as 'auto' | 'light' | 'dark')} choices={[{ value: 'auto', word: 'As the device' }, { value: 'light', word: 'Light' }, { value: 'dark', word: 'Dark' }]} />
+        <Choices
+          label="Light or dark"
+          value={appearance}
+          onValue={(value) => setAppearance(value as 'auto' | 'light' | 'dark')}
+          choices={[
+            { value: 'auto', word: 'As the device' },
+            { value: 'light', word: 'Light' },
+            { value: 'dark', word: 'Dark' },
+          ]}
+        />
       </Labelled>
       <Small>On a keyboard, press ? for the list of keys.</Small>
       <Rule />
@@ -68,9 +101,20 @@ function Homes() {
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Homes</Heading>
-      {homes.length > 0 ? <Choices label="Home on screen" value={facts?.home.id ?? ''} onValue={(id) => void openHome(id)} choices={homes.map(({ id, name }) => ({ value: id, word: name }))} /> : <Body>No home is kept here.</Body>}
+      {homes.length > 0 ? (
+        <Choices
+          label="Home on screen"
+          value={facts?.home.id ?? ''}
+          onValue={(id) => void openHome(id)}
+          choices={homes.map(({ id, name }) => ({ value: id, word: name }))}
+        />
+      ) : (
+        <Body>No home is kept here.</Body>
+      )}
       <Row>
-        <Button onPress={() => setAdding(adding === 'yes' ? 'no' : 'yes')}>{adding === 'yes' ? 'No new home' : 'Add a home'}</Button>
+        <Button onPress={() => setAdding(adding === 'yes' ? 'no' : 'yes')}>
+          {adding === 'yes' ? 'No new home' : 'Add a home'}
+        </Button>
         {facts && asking === 'no' ? (
           <Button kind="danger" onPress={() => setAsking('yes')}>{`Take out ${facts.home.name}`}</Button>
         ) : null}
@@ -115,7 +159,11 @@ function InAndOut() {
       setMessage(bundle.refusal.message);
       return;
     }
-    saveFile(`dulvan-${bundle.value.exportedAt.slice(0, 10)}.json`, `${JSON.stringify(bundle.value, null, 1)}\n`, 'application/json');
+    saveFile(
+      `dulvan-${bundle.value.exportedAt.slice(0, 10)}.json`,
+      `${JSON.stringify(bundle.value, null, 1)}\n`,
+      'application/json',
+    );
   };
   const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];
@@ -130,14 +178,24 @@ function InAndOut() {
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Everything in and out</Heading>
-      <Body>One JSON file holds all homes, plants and the journal. Bringing one in replaces the homes of the same key; that can be undone.</Body>
+      <Body>
+        One JSON file holds all homes, plants and the journal. Bringing one in replaces the homes of the same key; that
+        can be undone.
+      </Body>
       <Row>
         <Button kind="main" onPress={() => void exportAll()}>
           Export everything
         </Button>
         <Button onPress={() => chooser.current?.click()}>Import a bundle</Button>
       </Row>
-      <input ref={chooser} type="file" accept=".json,application/json" aria-label="Bundle file" onChange={(event) => void chosen(event)} style={{ display: 'none' }} />
+      <input
+        ref={chooser}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Bundle file"
+        onChange={(event) => void chosen(event)}
+        style={{ display: 'none' }}
+      />
       {message ? (
         <View role="alert">
           <Body style={{ color: danger }}>✕ {message}</Body>

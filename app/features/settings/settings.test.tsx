@@ -44,7 +44,10 @@ it('tells why a home could not be taken out', async () => {
 
 it('opens another home by its name', async () => {
   const opened = jest.fn(() => Promise.resolve());
-  useHome.setState({ homes: [shownHome.home, { ...shownHome.home, id: 'other', name: 'Other home' }], openHome: opened });
+  useHome.setState({
+    homes: [shownHome.home, { ...shownHome.home, id: 'other', name: 'Other home' }],
+    openHome: opened,
+  });
   await open(<SettingsScreen />);
   fireEvent.press(screen.getByLabelText('Other home'));
   expect(opened).toHaveBeenCalledWith('other');

@@ -11,7 +11,8 @@ export function FoundHome() {
     <Page>
       <Title>Where do your plants live?</Title>
       <Body>
-        Light follows from the place. Give it a name and say where it is, to about a degree; rooms, windows and plants come next.
+        Light follows from the place. Give it a name and say where it is, to about a degree; rooms, windows and plants
+        come next.
       </Body>
       <FactForm list="home" initial={newHome()} isNew />
       <View>

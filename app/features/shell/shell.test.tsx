@@ -11,13 +11,24 @@ beforeEach(() => {
 
 it('leads to all places by name', async () => {
   await open(<Shell />);
-  for (const word of ['Today', 'Rooms', 'Plants', 'Catalogue', 'Place', 'Settings']) expect(screen.getByLabelText(word)).toBeTruthy();
+  for (const word of ['Today', 'Rooms', 'Plants', 'Catalogue', 'Place', 'Settings'])
+    expect(screen.getByLabelText(word)).toBeTruthy();
 });
 
 it('shows what is tried until it is kept, and then stores it', async () => {
   const [window] = shownHome.windows;
   await open(<Shell />);
-  act(() => useHome.getState().tryOut('Window: net', [{ list: 'windows', id: 'w', after: { ...window!, curtainId: 'net', curtainMonths: [...window!.curtainMonths] } }]));
+  act(() =>
+    useHome
+      .getState()
+      .tryOut('Window: net', [
+        {
+          list: 'windows',
+          id: 'w',
+          after: { ...window!, curtainId: 'net', curtainMonths: [...window!.curtainMonths] },
+        },
+      ]),
+  );
   expect(screen.getByText('Window: net')).toBeTruthy();
   fireEvent.press(screen.getByLabelText('Keep'));
   await settled();
@@ -35,7 +46,10 @@ it('puts a trial back without storing anything', async () => {
 
 it('offers to take back what just happened, and can be closed', async () => {
   const undone: unknown[] = [];
-  useHome.setState({ undo: (entries) => Promise.resolve(undone.push(entries)).then(() => null), notice: { text: 'Moved it', undo: [{ homeId: 'h', entryId: 'e' }] } });
+  useHome.setState({
+    undo: (entries) => Promise.resolve(undone.push(entries)).then(() => null),
+    notice: { text: 'Moved it', undo: [{ homeId: 'h', entryId: 'e' }] },
+  });
   await open(<Shell />);
   fireEvent.press(screen.getByLabelText('Undo'));
   await settled();
@@ -46,7 +60,11 @@ it('offers to take back what just happened, and can be closed', async () => {
 
 it('says why the home cannot be opened, and tries again', async () => {
   let tries = 0;
-  useHome.setState({ status: 'failed', failure: 'The server cannot be reached.', load: () => Promise.resolve(void tries++) });
+  useHome.setState({
+    status: 'failed',
+    failure: 'The server cannot be reached.',
+    load: () => Promise.resolve(void tries++),
+  });
   await open(<Shell />);
   expect(screen.getByText('The server cannot be reached.')).toBeTruthy();
   const before = tries;

@@ -57,11 +57,28 @@ function Places({ path }: { readonly path: string }) {
       role="navigation"
       aria-label="Main"
       style={{
-        flexDirection: wide ? 'column' : 'row', backgroundColor: ink.sheet, borderColor: ink.line,
-        borderTopWidth: wide ? 0 : 1, borderRightWidth: wide ? 1 : 0, width: wide ? 112 : 'auto', paddingTop: wide ? SPACE.m : 0,
+        flexDirection: wide ? 'column' : 'row',
+        backgroundColor: ink.sheet,
+        borderColor: ink.line,
+        borderTopWidth: wide ? 0 : 1,
+        borderRightWidth: wide ? 1 : 0,
+        width: wide ? 112 : 'auto',
+        paddingTop: wide ? SPACE.m : 0,
       }}
     >
-      {wide ? <Text style={{ fontFamily: FONT.heading, fontSize: 24, color: ink.ink, paddingHorizontal: SPACE.m, paddingBottom: SPACE.m }}>Dulvan</Text> : null}
+      {wide ? (
+        <Text
+          style={{
+            fontFamily: FONT.heading,
+            fontSize: 24,
+            color: ink.ink,
+            paddingHorizontal: SPACE.m,
+            paddingBottom: SPACE.m,
+          }}
+        >
+          Dulvan
+        </Text>
+      ) : null}
       {PLACES.map(({ href, word, icon, also }) => {
         const here = href === '/' ? path === '/' : [href, ...also].some((start) => path.startsWith(start));
         return (
@@ -71,18 +88,38 @@ function Places({ path }: { readonly path: string }) {
               aria-label={word}
               {...(here ? { 'aria-current': 'page' as const } : {})}
               style={{
-                flex: wide ? undefined : 1, minHeight: 56, alignItems: 'center', justifyContent: 'center', gap: 2,
-                borderTopWidth: wide ? 0 : 3, borderLeftWidth: wide ? 3 : 0, borderColor: here ? ink.accent : 'transparent',
+                flex: wide ? undefined : 1,
+                minHeight: 56,
+                alignItems: 'center',
+                justifyContent: 'center',
+                gap: 2,
+                borderTopWidth: wide ? 0 : 3,
+                borderLeftWidth: wide ? 3 : 0,
+                borderColor: here ? ink.accent : 'transparent',
               }}
             >
               <Icon name={icon} size={22} color={here ? ink.accent : ink.soft} aria-hidden />
-              <Text style={{ fontFamily: FONT.lettering, fontSize: 13, color: here ? ink.accent : ink.soft }}>{word}</Text>
+              <Text style={{ fontFamily: FONT.lettering, fontSize: 13, color: here ? ink.accent : ink.soft }}>
+                {word}
+              </Text>
             </Pressable>
           </Link>
         );
       })}
-      <View role="status" aria-live="polite" style={{ position: 'absolute', left: wide ? SPACE.m : undefined, right: wide ? undefined : SPACE.s, top: wide ? undefined : -26, bottom: wide ? SPACE.m : undefined }}>
-        {working === 'yes' ? <Small>{share === null ? 'Working …' : `Working … ${Math.round(share * 100)} %`}</Small> : null}
+      <View
+        role="status"
+        aria-live="polite"
+        style={{
+          position: 'absolute',
+          left: wide ? SPACE.m : undefined,
+          right: wide ? undefined : SPACE.s,
+          top: wide ? undefined : -26,
+          bottom: wide ? SPACE.m : undefined,
+        }}
+      >
+        {working === 'yes' ? (
+          <Small>{share === null ? 'Working …' : `Working … ${Math.round(share * 100)} %`}</Small>
+        ) : null}
       </View>
     </View>
   );
@@ -115,7 +152,20 @@ function TrialBar() {
   const putBack = useHome((state) => state.putBack);
   if (!trial) return null;
   return (
-    <View role="region" aria-label="Not kept yet" style={{ backgroundColor: ink.sheet, borderTopWidth: 2, borderColor: ink.accent, padding: SPACE.s, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, flexWrap: 'wrap' }}>
+    <View
+      role="region"
+      aria-label="Not kept yet"
+      style={{
+        backgroundColor: ink.sheet,
+        borderTopWidth: 2,
+        borderColor: ink.accent,
+        padding: SPACE.s,
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: SPACE.s,
+        flexWrap: 'wrap',
+      }}
+    >
       <View style={{ flex: 1, minWidth: 160 }}>
         <Small>Trying, not kept yet</Small>
         <Body>{trial.summary}</Body>
@@ -142,14 +192,39 @@ function NoticeBar() {
   }, [notice, tell]);
   if (!notice) return null;
   return (
-    <View role="status" aria-live="polite" style={{ backgroundColor: ink.ink, paddingHorizontal: SPACE.m, minHeight: TOUCH, flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
-      <Text style={{ flex: 1, fontFamily: FONT.text, fontSize: 15, color: ink.sheet, paddingVertical: SPACE.s }}>{notice.text}</Text>
+    <View
+      role="status"
+      aria-live="polite"
+      style={{
+        backgroundColor: ink.ink,
+        paddingHorizontal: SPACE.m,
+        minHeight: TOUCH,
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: SPACE.s,
+      }}
+    >
+      <Text style={{ flex: 1, fontFamily: FONT.text, fontSize: 15, color: ink.sheet, paddingVertical: SPACE.s }}>
+        {notice.text}
+      </Text>
       {notice.undo.length > 0 ? (
-        <Pressable role="button" aria-label="Undo" onPress={() => void undo(notice.undo)} style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}>
-          <Text style={{ fontFamily: FONT.strong, fontSize: 15, color: ink.sheet, textDecorationLine: 'underline' }}>Undo</Text>
+        <Pressable
+          role="button"
+          aria-label="Undo"
+          onPress={() => void undo(notice.undo)}
+          style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}
+        >
+          <Text style={{ fontFamily: FONT.strong, fontSize: 15, color: ink.sheet, textDecorationLine: 'underline' }}>
+            Undo
+          </Text>
         </Pressable>
       ) : null}
-      <Pressable role="button" aria-label="Close this message" onPress={() => tell(null)} style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}>
+      <Pressable
+        role="button"
+        aria-label="Close this message"
+        onPress={() => tell(null)}
+        style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}
+      >
         <Text style={{ fontFamily: FONT.strong, fontSize: 18, color: ink.sheet }}>×</Text>
       </Pressable>
     </View>

@@ -11,8 +11,18 @@ import { useInk } from '../../ui/use-ink';
 const PLACES = { t: '/', r: '/rooms', p: '/plants', c: '/catalogue', l: '/place', s: '/settings' } as const;
 
 const LIST: readonly (readonly [keys: string, does: string])[] = [
-  ['T', 'Today'], ['R', 'Rooms'], ['P', 'Plants'], ['C', 'Catalogue'], ['L', 'Place'], ['S', 'Settings'],
-  ['N', 'Add a plant'], ['F', 'To the search of this screen'], ['Ctrl Z', 'Take back the last change'], ['K', 'Keep what is tried'], ['Esc', 'Put back what is tried, or close this list'], ['?', 'This list'],
+  ['T', 'Today'],
+  ['R', 'Rooms'],
+  ['P', 'Plants'],
+  ['C', 'Catalogue'],
+  ['L', 'Place'],
+  ['S', 'Settings'],
+  ['N', 'Add a plant'],
+  ['F', 'To the search of this screen'],
+  ['Ctrl Z', 'Take back the last change'],
+  ['K', 'Keep what is tried'],
+  ['Esc', 'Put back what is tried, or close this list'],
+  ['?', 'This list'],
 ];
 
 interface KeyPress {
@@ -24,11 +34,15 @@ interface KeyPress {
   preventDefault(): void;
 }
 
-const typing = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 /** The field that searches this screen is its first text field. */
 function focusSearch(): void {
-  document.querySelector<HTMLInputElement>('[role="main"] input[type="text"], [role="main"] input:not([type])')?.focus();
+  document
+    .querySelector<HTMLInputElement>('[role="main"] input[type="text"], [role="main"] input:not([type])')
+    ?.focus();
 }
 
 export function Shortcuts() {
@@ -68,9 +82,26 @@ export function Shortcuts() {
     <Pressable
       aria-label="Close the list of keys"
       onPress={() => setList('hidden')}
-      style={{ position: 'absolute', inset: 0, backgroundColor: 'rgba(0, 0, 0, 0.45)', alignItems: 'center', justifyContent: 'center' }}
+      style={{
+        position: 'absolute',
+        inset: 0,
+        backgroundColor: 'rgba(0, 0, 0, 0.45)',
+        alignItems: 'center',
+        justifyContent: 'center',
+      }}
     >
-      <View role="dialog" aria-label="Keys" style={{ backgroundColor: ink.sheet, borderWidth: 2, borderColor: ink.ink, padding: SPACE.l, gap: SPACE.s, minWidth: 340 }}>
+      <View
+        role="dialog"
+        aria-label="Keys"
+        style={{
+          backgroundColor: ink.sheet,
+          borderWidth: 2,
+          borderColor: ink.ink,
+          padding: SPACE.l,
+          gap: SPACE.s,
+          minWidth: 340,
+        }}
+      >
         <Heading>Keys</Heading>
         {LIST.map(([keys, does]) => (
           <View key={keys} style={{ flexDirection: 'row', gap: SPACE.m }}>

@@ -29,13 +29,26 @@ export function FactorTally({ fits }: { readonly fits: readonly MonthFit[] }) {
         ))}
       </View>
       {FACTORS.map((factor) => (
-        <View key={factor} role="row" style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center', borderTopWidth: 1, borderColor: line, paddingVertical: SPACE.xs }}>
+        <View
+          key={factor}
+          role="row"
+          style={{
+            flexDirection: 'row',
+            gap: SPACE.s,
+            alignItems: 'center',
+            borderTopWidth: 1,
+            borderColor: line,
+            paddingVertical: SPACE.xs,
+          }}
+        >
           <View role="rowheader" style={{ flex: 2, flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
             <FactorSign factor={factor} />
             <Small>{FACTOR_WORD[factor]}</Small>
           </View>
           {DIRECTIONS.map(({ direction }) => {
-            const plants = fits.filter((fit) => fit.factors.some((reading) => reading.factor === factor && reading.direction === direction)).length;
+            const plants = fits.filter((fit) =>
+              fit.factors.some((reading) => reading.factor === factor && reading.direction === direction),
+            ).length;
             return (
               <View key={direction} role="cell" style={{ flex: 1 }}>
                 <Small style={{ textAlign: 'right', fontVariant: ['tabular-nums'] }}>{plants}</Small>

@@ -1,6 +1,14 @@
 /** The change that would mend a trouble, ready to be made, or the reason why none does. */
 import { curtains } from '@dulvan/catalogue';
-import { mendOf, type HomeFacts, type Mend, type Plant, type PlantAnswer, type SpotAnswer, type Trouble } from '@dulvan/core';
+import {
+  mendOf,
+  type HomeFacts,
+  type Mend,
+  type Plant,
+  type PlantAnswer,
+  type SpotAnswer,
+  type Trouble,
+} from '@dulvan/core';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
 import { Button, TextLink } from '../../ui/button';
@@ -40,7 +48,11 @@ export function MendAction({ facts, plant, answer, here, trouble }: Given) {
           <Button
             kind="main"
             label={`Move ${name} to ${place}`}
-            onPress={() => void change(`Moved ${name} to ${place}`, [{ list: 'plants', id: plant.id, after: { ...plant, spotId: mend.spotId } }])}
+            onPress={() =>
+              void change(`Moved ${name} to ${place}`, [
+                { list: 'plants', id: plant.id, after: { ...plant, spotId: mend.spotId } },
+              ])
+            }
           >
             {`Move to ${place}`}
           </Button>
@@ -58,7 +70,16 @@ export function MendAction({ facts, plant, answer, here, trouble }: Given) {
             label={`Try ${circuit.name} ${hours} for ${name}`}
             onPress={() =>
               tryOut(`${circuit.name}: ${hours}`, [
-                { list: 'circuits', id: circuit.id, after: { ...circuit, months: [...circuit.months], onMinute: mend.onMinute, offMinute: mend.offMinute } },
+                {
+                  list: 'circuits',
+                  id: circuit.id,
+                  after: {
+                    ...circuit,
+                    months: [...circuit.months],
+                    onMinute: mend.onMinute,
+                    offMinute: mend.offMinute,
+                  },
+                },
               ])
             }
           >
@@ -77,7 +98,11 @@ export function MendAction({ facts, plant, answer, here, trouble }: Given) {
           label={`Try a curtain at the ${window.name} for ${name}`}
           onPress={() =>
             tryOut(`${window.name}: ${curtain.name.toLowerCase()}`, [
-              { list: 'windows', id: window.id, after: { ...window, curtainId: curtain.id, curtainMonths: [...mend.months] } },
+              {
+                list: 'windows',
+                id: window.id,
+                after: { ...window, curtainId: curtain.id, curtainMonths: [...mend.months] },
+              },
             ])
           }
         >
@@ -90,8 +115,15 @@ export function MendAction({ facts, plant, answer, here, trouble }: Given) {
     case 'place':
       return (
         <View>
-          <Small>{mend.why === 'stands-nowhere' ? 'It stands nowhere, and no free spot can take it.' : 'No free spot here does better, and no timer helps: it needs a lamp of its own, or another home.'}</Small>
-          <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={`All spots for ${name}`}>
+          <Small>
+            {mend.why === 'stands-nowhere'
+              ? 'It stands nowhere, and no free spot can take it.'
+              : 'No free spot here does better, and no timer helps: it needs a lamp of its own, or another home.'}
+          </Small>
+          <TextLink
+            href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
+            label={`All spots for ${name}`}
+          >
             See all spots for it
           </TextLink>
         </View>

@@ -40,7 +40,12 @@ export function OpenQuestions({ facts }: { readonly facts: HomeFacts }) {
         );
       })}
       <Small>Answers make the verdicts surer.</Small>
-      {questions.length > SHOWN_AT_FIRST && all === 'some' ? <Button onPress={() => setAll('all')} style={{ alignSelf: 'flex-start' }}>{`The other ${questions.length - SHOWN_AT_FIRST}`}</Button> : null}
+      {questions.length > SHOWN_AT_FIRST && all === 'some' ? (
+        <Button
+          onPress={() => setAll('all')}
+          style={{ alignSelf: 'flex-start' }}
+        >{`The other ${questions.length - SHOWN_AT_FIRST}`}</Button>
+      ) : null}
     </View>
   );
 }

@@ -23,7 +23,11 @@ export function SunDayDrawing({ home, date, nowMs: now }: Given) {
   const startMs = startOfCivilDay(date, home.timeZone);
   const endMs = startOfCivilDay(nextCivilDate(date), home.timeZone);
   const heights = useMemo(
-    () => Array.from({ length: STEPS + 1 }, (_, i) => sunPosition(startMs + ((endMs - startMs) * i) / STEPS, home).elevationDeg),
+    () =>
+      Array.from(
+        { length: STEPS + 1 },
+        (_, i) => sunPosition(startMs + ((endMs - startMs) * i) / STEPS, home).elevationDeg,
+      ),
     [startMs, endMs, home],
   );
   const x = (share: number) => share * width;
@@ -39,9 +43,26 @@ export function SunDayDrawing({ home, date, nowMs: now }: Given) {
           <Path d={`M0 ${HORIZON} L${above.join(' L')} L${width} ${HORIZON} Z`} fill={ink.wash} opacity={0.35} />
           <Path d={`M${points.join(' L')}`} stroke={ink.wash} strokeWidth={1.6} fill="none" />
           <Line x1={0} x2={width} y1={HORIZON} y2={HORIZON} stroke={ink.ink} strokeWidth={1.4} />
-          {isToday ? <Line x1={x((now - startMs) / (endMs - startMs))} x2={x((now - startMs) / (endMs - startMs))} y1={10} y2={HORIZON + 6} stroke={ink.danger} strokeWidth={1.4} /> : null}
+          {isToday ? (
+            <Line
+              x1={x((now - startMs) / (endMs - startMs))}
+              x2={x((now - startMs) / (endMs - startMs))}
+              y1={10}
+              y2={HORIZON + 6}
+              stroke={ink.danger}
+              strokeWidth={1.4}
+            />
+          ) : null}
           {[0, 6, 12, 18, 24].map((hour) => (
-            <SvgText key={hour} x={x(hour / 24)} y={HEIGHT - 2} textAnchor={hour === 0 ? 'start' : hour === 24 ? 'end' : 'middle'} fontFamily={FONT.lettering} fontSize={13} fill={ink.soft}>
+            <SvgText
+              key={hour}
+              x={x(hour / 24)}
+              y={HEIGHT - 2}
+              textAnchor={hour === 0 ? 'start' : hour === 24 ? 'end' : 'middle'}
+              fontFamily={FONT.lettering}
+              fontSize={13}
+              fill={ink.soft}
+            >
               {`${hour}`}
             </SvgText>
           ))}

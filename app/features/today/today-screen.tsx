@@ -1,5 +1,14 @@
 /** What needs the grower today: the sun's day, and what is wrong where, worst first, each with what mends it. */
-import { CIVIL_ELEVATION_DEG, RISE_ELEVATION_DEG, civilDateOf, sunDay, type HomeFacts, type Plant, type PlantAnswer, type Trouble } from '@dulvan/core';
+import {
+  CIVIL_ELEVATION_DEG,
+  RISE_ELEVATION_DEG,
+  civilDateOf,
+  sunDay,
+  type HomeFacts,
+  type Plant,
+  type PlantAnswer,
+  type Trouble,
+} from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useAnswers } from '../../state/answers';
@@ -13,7 +22,16 @@ import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
 import { useNow } from '../../ui/use-now';
-import { SEVERITY_WORD, hours, latinName, monthName, plantName, spotPlace, troubleName, troubleSentence } from '../../ui/words';
+import {
+  SEVERITY_WORD,
+  hours,
+  latinName,
+  monthName,
+  plantName,
+  spotPlace,
+  troubleName,
+  troubleSentence,
+} from '../../ui/words';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
 import { MendAction } from './mend-action';
@@ -75,7 +93,9 @@ export function TodayScreen() {
       {facts.plants.length === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
       {answers && facts.plants.length > 0 ? (
         <Strong testID="today-summary">
-          {cases.length === 0 ? 'Nothing is wrong anywhere this month.' : `${cases.length} of ${facts.plants.length} plants lack something this month; ${well} have all they want.`}
+          {cases.length === 0
+            ? 'Nothing is wrong anywhere this month.'
+            : `${cases.length} of ${facts.plants.length} plants lack something this month; ${well} have all they want.`}
         </Strong>
       ) : null}
       {wide ? around : null}
@@ -86,7 +106,9 @@ export function TodayScreen() {
       {shown.map((item) => (
         <TroubleCase key={item.plant.id} facts={facts} item={item} month={today.month} />
       ))}
-      {cases.length > SHOWN_AT_FIRST && all === 'some' ? <Button onPress={() => setAll('all')}>{`Show the other ${cases.length - SHOWN_AT_FIRST}`}</Button> : null}
+      {cases.length > SHOWN_AT_FIRST && all === 'some' ? (
+        <Button onPress={() => setAll('all')}>{`Show the other ${cases.length - SHOWN_AT_FIRST}`}</Button>
+      ) : null}
       {nowhere.length > 0 && answers ? (
         <View style={{ gap: SPACE.xs }}>
           <Heading>Stand nowhere yet</Heading>
@@ -122,13 +144,19 @@ function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
   const date = civilDateOf(now, home.timeZone);
   const sun = sunDay(date, home.timeZone, home, RISE_ELEVATION_DEG);
   const civil = sunDay(date, home.timeZone, home, CIVIL_ELEVATION_DEG);
-  const time = (at: number) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: home.timeZone });
+  const time = (at: number) =>
+    new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: home.timeZone });
   const words =
     sun.kind === 'always-above'
       ? 'The sun does not set today'
       : sun.kind === 'always-below'
         ? 'The sun does not rise today'
-        : [sun.riseMs === null ? null : `Sun up ${time(sun.riseMs)}`, sun.setMs === null ? null : `down ${time(sun.setMs)}`].filter(Boolean).join(', ');
+        : [
+            sun.riseMs === null ? null : `Sun up ${time(sun.riseMs)}`,
+            sun.setMs === null ? null : `down ${time(sun.setMs)}`,
+          ]
+            .filter(Boolean)
+            .join(', ');
   return (
     <View style={{ gap: SPACE.xs }}>
       <Body testID="sun-today">{`${words} · ${hours(sun.hoursAbove)} of sun, ${hours(civil.hoursAbove)} with twilight`}</Body>
@@ -137,7 +165,15 @@ function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
   );
 }
 
-function TroubleCase({ facts, item, month }: { readonly facts: HomeFacts; readonly item: Case; readonly month: number }) {
+function TroubleCase({
+  facts,
+  item,
+  month,
+}: {
+  readonly facts: HomeFacts;
+  readonly item: Case;
+  readonly month: number;
+}) {
   const { plant, answer, now } = item;
   const units = useUnits();
   const here = useAnswers((state) => state.answers?.spots.find((spot) => spot.spotId === plant.spotId) ?? null);
@@ -159,7 +195,9 @@ function TroubleCase({ facts, item, month }: { readonly facts: HomeFacts; readon
         </View>
         <Body style={{ flex: 1 }}>{troubleSentence(worst!, units)}</Body>
       </View>
-      {others.length > 0 ? <Small>{`Also: ${others.map((trouble) => troubleName(trouble.worst).toLowerCase()).join(', ')}`}</Small> : null}
+      {others.length > 0 ? (
+        <Small>{`Also: ${others.map((trouble) => troubleName(trouble.worst).toLowerCase()).join(', ')}`}</Small>
+      ) : null}
       <MendAction facts={facts} plant={plant} answer={answer} here={here} trouble={worst!} />
       <Rule />
     </View>

@@ -8,7 +8,9 @@ beforeEach(() => showHome());
 
 it('counts who lacks something and names the worst first', async () => {
   await open(<TodayScreen />);
-  expect(screen.getByTestId('today-summary')).toHaveTextContent(/^[12] of 2 plants lack something this month; [01] ha(s|ve) all/);
+  expect(screen.getByTestId('today-summary')).toHaveTextContent(
+    /^[12] of 2 plants lack something this month; [01] ha(s|ve) all/,
+  );
   const groups = withRole('group').map((group) => group.props['aria-label'] as string);
   expect(groups[0]).toBe(sunPlant.name);
 });

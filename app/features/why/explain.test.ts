@@ -7,13 +7,28 @@ import { mol } from '../../ui/words';
 import { explain, type Asked } from './explain';
 
 const units: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
-const facts = { ...smallHome, home: { ...smallHome.home, climateId: 'cool-ocean' }, windows: smallHome.windows.map((window) => ({ ...window, glazingId: 'double' })) };
+const facts = {
+  ...smallHome,
+  home: { ...smallHome.home, climateId: 'cool-ocean' },
+  windows: smallHome.windows.map((window) => ({ ...window, glazingId: 'double' })),
+};
 const answers = new Answerer(knowledge).answer(facts, 2026);
 const asked = (spotId: string, month: number, given: Partial<Asked> = {}): Asked => ({
-  facts, spotId, answer: answers.spots.find((spot) => spot.spotId === spotId)!, month, units, climate: knowledge.climate('cool-ocean'), ...given,
+  facts,
+  spotId,
+  answer: answers.spots.find((spot) => spot.spotId === spotId)!,
+  month,
+  units,
+  climate: knowledge.climate('cool-ocean'),
+  ...given,
 });
 
-it.each([['dim', 1], ['dim', 7], ['bright', 12], ['boxed', 6]] as const)('the light at %s in month %i is the sum of its parts', (spotId, month) => {
+it.each([
+  ['dim', 1],
+  ['dim', 7],
+  ['bright', 12],
+  ['boxed', 6],
+] as const)('the light at %s in month %i is the sum of its parts', (spotId, month) => {
   const { value, parts } = explain(asked(spotId, month), 'dli');
   const sum = parts.reduce((total, [, text]) => total + Number.parseFloat(text), 0);
   const stated = Number.parseFloat(value);

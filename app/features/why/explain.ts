@@ -67,8 +67,13 @@ export function explain(asked: Asked, figure: Figure): Explanation {
           ['With the month’s cloud', hours(condition.sunHoursLikely)],
         ],
         inputs: placeFacts(asked),
-        method: ['Hours in which the line from leaf to sun passes a window, no board in between, counted every quarter hour. Likely hours weigh each by how often the sun shines then (beam above 120 W/m²).'],
-        assumptions: ['A curtain that scatters most of its light takes the direct sun away while it is shut.', 'Nothing outside but what is stated for each window.'],
+        method: [
+          'Hours in which the line from leaf to sun passes a window, no board in between, counted every quarter hour. Likely hours weigh each by how often the sun shines then (beam above 120 W/m²).',
+        ],
+        assumptions: [
+          'A curtain that scatters most of its light takes the direct sun away while it is shut.',
+          'Nothing outside but what is stated for each window.',
+        ],
         doubt: 'A quarter of an hour at the edges; half a metre of a tree not stated can take it all.',
       };
     case 'day':
@@ -120,7 +125,14 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
     inputs: [
       ['Share of open ground’s light, overcast', `${(answer.daylightFactor * 100).toFixed(2)} %`],
       ['Weather', weatherName(facts)],
-      ...(facts.weathers.length > 0 ? [] : [[`Clearness in ${monthName(month)}`, clearness === undefined ? 'assumed 0.45' : clearness.toFixed(2)] as const]),
+      ...(facts.weathers.length > 0
+        ? []
+        : [
+            [
+              `Clearness in ${monthName(month)}`,
+              clearness === undefined ? 'assumed 0.45' : clearness.toFixed(2),
+            ] as const,
+          ]),
       ...circuitFacts({ facts, spotId }),
       ...placeFacts({ facts, spotId, units }),
     ],
@@ -143,16 +155,30 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
 function explainAir({ facts, spotId, units }: Asked, condition: Condition, figure: 'air' | 'vpd'): Explanation {
   const { air } = condition;
   const room = roomOf(facts, spotId);
-  const basis = { stated: 'Stated by you for this month.', between: 'Read along a straight line between the months you stated.', assumed: 'Nothing was stated for this room: a plain heated room is assumed.' }[air.basis];
+  const basis = {
+    stated: 'Stated by you for this month.',
+    between: 'Read along a straight line between the months you stated.',
+    assumed: 'Nothing was stated for this room: a plain heated room is assumed.',
+  }[air.basis];
   return {
     title: figure === 'air' ? 'Warmth' : 'Moisture',
-    value: figure === 'air' ? `${degrees(air.dayC, units)} by day, ${degrees(air.nightC, units)} by night` : `${Math.round(air.dayRh)} %, VPD ${condition.vpdDay.toFixed(2)} kPa`,
+    value:
+      figure === 'air'
+        ? `${degrees(air.dayC, units)} by day, ${degrees(air.nightC, units)} by night`
+        : `${Math.round(air.dayRh)} %, VPD ${condition.vpdDay.toFixed(2)} kPa`,
     parts: [
       ['Day', `${degrees(air.dayC, units)}, ${Math.round(air.dayRh)} %`],
       ['Night', `${degrees(air.nightC, units)}, ${Math.round(air.nightRh)} %`],
     ],
-    inputs: [['Room', room?.name ?? ''], ['Where it comes from', air.basis], ['Air movement', room?.airMovement ?? '']],
-    method: [basis, 'VPD is the saturation pressure at the leaf, taken as warm as the air, less the vapour in the air (Hyland and Wexler).'],
+    inputs: [
+      ['Room', room?.name ?? ''],
+      ['Where it comes from', air.basis],
+      ['Air movement', room?.airMovement ?? ''],
+    ],
+    method: [
+      basis,
+      'VPD is the saturation pressure at the leaf, taken as warm as the air, less the vapour in the air (Hyland and Wexler).',
+    ],
     assumptions: ['All spots of a room share its air: cold glass, radiators and height are not told apart yet.'],
     doubt: 'As good as the thermometer and hygrometer you read: cheap ones are off by 1 K and 5 points.',
   };
@@ -161,7 +187,14 @@ function explainAir({ facts, spotId, units }: Asked, condition: Condition, figur
 /** What readings have done to the computed light. */
 function correctedParts({ correction }: SpotAnswer): Pair[] {
   const line = (name: string, given: NonNullable<SpotAnswer['correction']>['daylight']): Pair[] =>
-    given ? [[`${name} corrected by ${count(given.readings.length, 'reading')} to`, `${given.factor.toFixed(2)} times, ± ${Math.round(given.doubt * 100)} %`]] : [];
+    given
+      ? [
+          [
+            `${name} corrected by ${count(given.readings.length, 'reading')} to`,
+            `${given.factor.toFixed(2)} times, ± ${Math.round(given.doubt * 100)} %`,
+          ],
+        ]
+      : [];
   return correction ? [...line('Daylight', correction.daylight), ...line('Lamp light', correction.lamps)] : [];
 }
 
@@ -188,9 +221,15 @@ function placeFacts({ facts, spotId, units }: Pick<Asked, 'facts' | 'spotId' | '
     .filter((window) => window.roomId === room.id)
     .map((window): Pair => {
       const bearing = compassWord(sideBearing(room, window.side));
-      const curtain = window.curtainId === 'none' ? 'no curtain' : `a curtain from ${clock(window.curtainFromMinute)} to ${clock(window.curtainToMinute)}`;
+      const curtain =
+        window.curtainId === 'none'
+          ? 'no curtain'
+          : `a curtain from ${clock(window.curtainFromMinute)} to ${clock(window.curtainToMinute)}`;
       const through = knowledge.glazing(window.glazingId)?.normalTransmittance;
-      return [window.name, `${bearing}, ${length(window.widthM, units)} by ${length(window.heightM, units)}, glass ${through === undefined ? 'unknown' : `${Math.round(through * 100)} %`}, ${curtain}`];
+      return [
+        window.name,
+        `${bearing}, ${length(window.widthM, units)} by ${length(window.heightM, units)}, glass ${through === undefined ? 'unknown' : `${Math.round(through * 100)} %`}, ${curtain}`,
+      ];
     });
 }
 

@@ -25,17 +25,38 @@ export function WhyScreen({ figure, spot, plant, month }: Given) {
   const units = useUnits();
   if (!facts || !(month >= 1 && month <= 12)) return <NotHere what="number" back="/" />;
   if (figure === 'fit' && plant) return <WhyFit facts={facts} plantId={plant} month={month} units={units} />;
-  if (spot && FIGURES.has(figure)) return <WhyFigure facts={facts} figure={figure as FigureKey} spotId={spot} month={month} units={units} />;
+  if (spot && FIGURES.has(figure))
+    return <WhyFigure facts={facts} figure={figure as FigureKey} spotId={spot} month={month} units={units} />;
   return <NotHere what="number" back="/" />;
 }
 
 const FIGURES: ReadonlySet<string> = new Set(['dli', 'peak', 'sun', 'day', 'air', 'vpd']);
 
-function WhyFigure({ facts, figure, spotId, month, units }: { readonly facts: HomeFacts; readonly figure: FigureKey; readonly spotId: string; readonly month: number; readonly units: Units }) {
+function WhyFigure({
+  facts,
+  figure,
+  spotId,
+  month,
+  units,
+}: {
+  readonly facts: HomeFacts;
+  readonly figure: FigureKey;
+  readonly spotId: string;
+  readonly month: number;
+  readonly units: Units;
+}) {
   const answer = useSpotAnswer(spotId);
   if (!facts.spots.some((candidate) => candidate.id === spotId)) return <NotHere what="spot" back="/rooms" />;
-  if (!answer) return <Page><Small>Working …</Small></Page>;
-  const explanation = explain({ facts, spotId, answer, month, units, climate: knowledge.climate(facts.home.climateId) }, figure);
+  if (!answer)
+    return (
+      <Page>
+        <Small>Working …</Small>
+      </Page>
+    );
+  const explanation = explain(
+    { facts, spotId, answer, month, units, climate: knowledge.climate(facts.home.climateId) },
+    figure,
+  );
   return (
     <Page>
       <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId } }}>{spotPlace(facts, spotId)}</TextLink>
@@ -46,12 +67,23 @@ function WhyFigure({ facts, figure, spotId, month, units }: { readonly facts: Ho
 }
 
 /** What straight daylight loses between open windows and the leaf. */
-function Lost({ facts, spotId, month }: { readonly facts: HomeFacts; readonly spotId: string; readonly month: number }) {
+function Lost({
+  facts,
+  spotId,
+  month,
+}: {
+  readonly facts: HomeFacts;
+  readonly spotId: string;
+  readonly month: number;
+}) {
   const losses = useLosses(facts, spotId);
   if (!losses) return <Small>Working out what is lost on the way …</Small>;
   const { outside, glass, shade, curtain, arrives } = losses;
   const all = [outside, glass, shade, curtain, arrives].reduce((sum, part) => sum + part[month - 1]!, 0);
-  const pair = (name: string, part: readonly number[]): readonly [string, string] => [name, `${mol(part[month - 1]!)} mol${all > 0 ? `, ${Math.round((part[month - 1]! / all) * 100)} %` : ''}`];
+  const pair = (name: string, part: readonly number[]): readonly [string, string] => [
+    name,
+    `${mol(part[month - 1]!)} mol${all > 0 ? `, ${Math.round((part[month - 1]! / all) * 100)} %` : ''}`,
+  ];
   return (
     <>
       <Pairs
@@ -64,7 +96,10 @@ function Lost({ facts, spotId, month }: { readonly facts: HomeFacts; readonly sp
           pair('Arrives straight', arrives),
         ]}
       />
-      <Small>Worked out one after the other, from bare openings under an open sky; in another order the shares would differ a little. Readings are not counted here.</Small>
+      <Small>
+        Worked out one after the other, from bare openings under an open sky; in another order the shares would differ a
+        little. Readings are not counted here.
+      </Small>
     </>
   );
 }
@@ -86,7 +121,13 @@ function Explained({ explanation, month }: { readonly explanation: Explanation; 
   );
 }
 
-function Pairs({ heading, pairs }: { readonly heading: string; readonly pairs: readonly (readonly [string, string])[] }) {
+function Pairs({
+  heading,
+  pairs,
+}: {
+  readonly heading: string;
+  readonly pairs: readonly (readonly [string, string])[];
+}) {
   return (
     <View style={{ gap: 2 }}>
       <Heading>{heading}</Heading>
@@ -117,12 +158,27 @@ function Lines({ heading, lines }: { readonly heading: string; readonly lines: r
   );
 }
 
-function WhyFit({ facts, plantId, month, units }: { readonly facts: HomeFacts; readonly plantId: string; readonly month: number; readonly units: Units }) {
+function WhyFit({
+  facts,
+  plantId,
+  month,
+  units,
+}: {
+  readonly facts: HomeFacts;
+  readonly plantId: string;
+  readonly month: number;
+  readonly units: Units;
+}) {
   const answer = usePlantAnswer(plantId);
   const plant = facts.plants.find((candidate) => candidate.id === plantId);
   if (!plant) return <NotHere what="plant" back="/plants" />;
   const fit = answer?.fit;
-  if (!fit) return <Page><Small>Working …</Small></Page>;
+  if (!fit)
+    return (
+      <Page>
+        <Small>Working …</Small>
+      </Page>
+    );
   const now = fit.months[month - 1]!;
   const mean = fit.months.reduce((sum, other) => sum + other.whole, 0) / 12;
   const least = Math.min(...fit.months.map((other) => other.whole));

@@ -7,19 +7,25 @@ beforeEach(() => showHome());
 
 it.each(['dli', 'peak', 'sun', 'day', 'air', 'vpd'])('explains %s of a spot', async (figure) => {
   await open(<WhyScreen figure={figure} spot="dim" plant={null} month={2} />);
-  for (const heading of ['From these facts', 'How', 'Assumed', 'How far it may be off']) expect(screen.getByText(heading)).toBeTruthy();
+  for (const heading of ['From these facts', 'How', 'Assumed', 'How far it may be off'])
+    expect(screen.getByText(heading)).toBeTruthy();
   expect(screen.getByText('February')).toBeTruthy();
 });
 
 it('explains a verdict factor by factor, with the rules behind the target', async () => {
   await open(<WhyScreen figure="fit" spot={null} plant={shadePlant.id} month={2} />);
   const rows = withRole('row').map(wordsIn);
-  for (const factor of ['Light', 'Day length', 'Warmth', 'Moisture', 'Air movement']) expect(rows.some((row) => row.startsWith(`${factor}: gets`))).toBe(true);
+  for (const factor of ['Light', 'Day length', 'Warmth', 'Moisture', 'Air movement'])
+    expect(rows.some((row) => row.startsWith(`${factor}: gets`))).toBe(true);
   expect(screen.getByText(/with your own corrections over them/)).toBeTruthy();
 });
 
 it.each([
-  ['dli', 'gone', null, 2], ['nonsense', 'dim', null, 2], ['dli', 'dim', null, 13], ['fit', null, 'gone', 2], ['dli', null, null, 1],
+  ['dli', 'gone', null, 2],
+  ['nonsense', 'dim', null, 2],
+  ['dli', 'dim', null, 13],
+  ['fit', null, 'gone', 2],
+  ['dli', null, null, 1],
 ] as const)('says so when there is nothing to explain: %s %s %s %i', async (figure, spot, plant, month) => {
   await open(<WhyScreen figure={figure} spot={spot} plant={plant} month={month} />);
   expect(screen.queryByText('How far it may be off')).toBeNull();

@@ -19,7 +19,15 @@ describe('moist air against the reference cases', () => {
 });
 
 describe('a year of air from what was stated', () => {
-  const air = (month: number, dayC: number) => ({ id: `m${month}`, roomId: 'r', month, dayC, nightC: dayC - 3, dayRh: 50, nightRh: 55 });
+  const air = (month: number, dayC: number) => ({
+    id: `m${month}`,
+    roomId: 'r',
+    month,
+    dayC,
+    nightC: dayC - 3,
+    dayRh: 50,
+    nightRh: 55,
+  });
 
   it('reads between stated months, round the turn of the year', () => {
     const year = airYear([air(7, 25), air(1, 19)]);

@@ -17,14 +17,29 @@ const targetOf = (given: Parameters<typeof yearTargets>[0], of: Taxon, month: nu
   yearTargets(given, of, { latitude, school: null, aim: 'whole' })[month - 1]!;
 
 const condition = (given: Partial<Condition> = {}, month = 6): Condition => ({
-  month, dli: 7, dliPoorYear: 6, dliTypicalYear: 7, dliGoodYear: 8, dliDullDay: 3, dliBrightDay: 10,
+  month,
+  dli: 7,
+  dliPoorYear: 6,
+  dliTypicalYear: 7,
+  dliGoodYear: 8,
+  dliDullDay: 3,
+  dliBrightDay: 10,
   shares: { sun: 0, sky: 7, ground: 0, obstruction: 0, reflected: 0, roomLight: 0, lamps: {} },
-  peakPpfd: 200, sunHoursPossible: 0, sunHoursLikely: 0, dayH: 13, longestNightH: 11,
-  air: { month, dayC: 22, nightC: 18, dayRh: 60, nightRh: 65, basis: 'stated' }, airMovement: 'gentle', vpdDay: 1, byHour: [], ...given,
+  peakPpfd: 200,
+  sunHoursPossible: 0,
+  sunHoursLikely: 0,
+  dayH: 13,
+  longestNightH: 11,
+  air: { month, dayC: 22, nightC: 18, dayRh: 60, nightRh: 65, basis: 'stated' },
+  airMovement: 'gentle',
+  vpdDay: 1,
+  byHour: [],
+  ...given,
 });
 
 const fit = (given: Partial<Condition> = {}) => fitMonth(targetOf(plant, taxon, 6, 50), condition(given));
-const factor = (given: Partial<Condition>, name: string) => fit(given).factors.find((reading) => reading.factor === name)!;
+const factor = (given: Partial<Condition>, name: string) =>
+  fit(given).factors.find((reading) => reading.factor === name)!;
 
 describe('the fit of a month', () => {
   it('is whole where all five factors are right', () => {
@@ -38,7 +53,11 @@ describe('the fit of a month', () => {
   });
 
   it('fears the brightest hour even where the day’s sum is right', () => {
-    expect(factor({ peakPpfd: 700 }, 'light')).toMatchObject({ aspect: 'peak', direction: 'too-much', severity: 'danger' });
+    expect(factor({ peakPpfd: 700 }, 'light')).toMatchObject({
+      aspect: 'peak',
+      direction: 'too-much',
+      severity: 'danger',
+    });
   });
 
   it('says when a verdict depends on the year', () => {
@@ -69,7 +88,10 @@ describe('a year of troubles', () => {
   it('puts months of one kind into one stretch, round the turn of the year', () => {
     const dim = new Set([11, 12, 1, 2]);
     const months = Array.from({ length: 12 }, (_, i) =>
-      fitMonth(targetOf(plant, taxon, i + 1, 50), condition(dim.has(i + 1) ? { dli: 2.5, dliPoorYear: 2.4, dliGoodYear: 2.6 } : {}, i + 1)),
+      fitMonth(
+        targetOf(plant, taxon, i + 1, 50),
+        condition(dim.has(i + 1) ? { dli: 2.5, dliPoorYear: 2.4, dliGoodYear: 2.6 } : {}, i + 1),
+      ),
     );
     const year = fitYear(months);
     expect(year.troubles).toHaveLength(1);
@@ -79,7 +101,9 @@ describe('a year of troubles', () => {
   });
 
   it('has none where all is right', () => {
-    const months = Array.from({ length: 12 }, (_, i) => fitMonth(targetOf(plant, taxon, i + 1, 50), condition({}, i + 1)));
+    const months = Array.from({ length: 12 }, (_, i) =>
+      fitMonth(targetOf(plant, taxon, i + 1, 50), condition({}, i + 1)),
+    );
     expect(fitYear(months)).toMatchObject({ troubles: [], limiting: null, whole: 1 });
   });
 });
@@ -89,7 +113,14 @@ describe('the whole of a month alone', () => {
     const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
     fc.assert(
       fc.property(
-        fc.record({ dli: amount(40), peakPpfd: amount(2000), sunHoursLikely: amount(12), dayH: amount(24), longestNightH: amount(24), airMovement: fc.constantFrom('still', 'gentle', 'brisk') }),
+        fc.record({
+          dli: amount(40),
+          peakPpfd: amount(2000),
+          sunHoursLikely: amount(12),
+          dayH: amount(24),
+          longestNightH: amount(24),
+          airMovement: fc.constantFrom('still', 'gentle', 'brisk'),
+        }),
         fc.record({ dayC: amount(40), nightC: amount(35), dayRh: amount(100), nightRh: amount(100) }),
         fc.integer({ min: 1, max: 12 }),
         (given, air, month) => {

@@ -10,7 +10,8 @@ export type Factor = (typeof FACTORS)[number];
 export type Direction = 'too-little' | 'right' | 'too-much';
 
 /** What about a factor is meant: the sum of a day, its peak, or day against night. */
-export type Aspect = 'dli' | 'peak' | 'direct-sun' | 'day-length' | 'night-length' | 'day' | 'night' | 'humidity' | 'movement';
+export type Aspect =
+  'dli' | 'peak' | 'direct-sun' | 'day-length' | 'night-length' | 'day' | 'night' | 'humidity' | 'movement';
 
 /** `short`: it lives but does not thrive; `danger`: below what it survives or above what it bears. */
 export type Severity = 'fine' | 'short' | 'danger';
@@ -82,20 +83,40 @@ function severityAbove(value: number, limit: number, danger: number): Severity {
   return value <= limit ? 'fine' : value > danger ? 'danger' : 'short';
 }
 
-const dliScore = ({ light }: Target, { dli }: Condition) => trapezoid(dli, light.survives / 2, light.thrivesFrom, light.thrivesTo, light.scorches * 1.25);
-const peakScoreOf = ({ light }: Target, c: Condition) => trapezoid(c.peakPpfd, 0, 0, light.peakPpfd, light.peakPpfd * 3);
-const sunScoreOf = ({ light }: Target, c: Condition) => trapezoid(c.sunHoursLikely, 0, 0, light.sunHoursUsed, light.sunHoursUsed + 6);
+const dliScore = ({ light }: Target, { dli }: Condition) =>
+  trapezoid(dli, light.survives / 2, light.thrivesFrom, light.thrivesTo, light.scorches * 1.25);
+const peakScoreOf = ({ light }: Target, c: Condition) =>
+  trapezoid(c.peakPpfd, 0, 0, light.peakPpfd, light.peakPpfd * 3);
+const sunScoreOf = ({ light }: Target, c: Condition) =>
+  trapezoid(c.sunHoursLikely, 0, 0, light.sunHoursUsed, light.sunHoursUsed + 6);
 /** A weak sun burns nothing: hours of it count only where the leaf comes near its peak. */
 const sunCounts = ({ light }: Target, c: Condition) => c.peakPpfd > light.peakPpfd * 0.7;
 
 function lightFit(target: Target, c: Condition): FactorFit {
   const { survives, thrivesFrom, thrivesTo, scorches, peakPpfd, sunHoursUsed } = target.light;
   const score = dliScore(target, c);
-  const severity = judge(c.dli, thrivesFrom, thrivesTo) === 'right' ? 'fine' : c.dli < survives || c.dli > scorches ? 'danger' : 'short';
+  const severity =
+    judge(c.dli, thrivesFrom, thrivesTo) === 'right'
+      ? 'fine'
+      : c.dli < survives || c.dli > scorches
+        ? 'danger'
+        : 'short';
   const sameEitherYear = judge(c.dliPoorYear, thrivesFrom, thrivesTo) === judge(c.dliGoodYear, thrivesFrom, thrivesTo);
-  let fit = reading('light', 'dli', score, severity, c.dli, thrivesFrom, thrivesTo, sameEitherYear ? 'no' : 'on-the-year');
+  let fit = reading(
+    'light',
+    'dli',
+    score,
+    severity,
+    c.dli,
+    thrivesFrom,
+    thrivesTo,
+    sameEitherYear ? 'no' : 'on-the-year',
+  );
   const peakScore = peakScoreOf(target, c);
-  fit = worse(fit, reading('light', 'peak', peakScore, severityAbove(c.peakPpfd, peakPpfd, peakPpfd * 2), c.peakPpfd, 0, peakPpfd));
+  fit = worse(
+    fit,
+    reading('light', 'peak', peakScore, severityAbove(c.peakPpfd, peakPpfd, peakPpfd * 2), c.peakPpfd, 0, peakPpfd),
+  );
   if (sunCounts(target, c)) {
     const sunScore = sunScoreOf(target, c);
     const sunSeverity = severityAbove(c.sunHoursLikely, sunHoursUsed, sunHoursUsed + 3);
@@ -117,20 +138,37 @@ function dayLengthFit(target: Target, c: Condition): FactorFit {
   const score = dayLengthScore(target, c);
   if (needsLongNight(target)) {
     const critical = 24 - day.maxH;
-    return reading('day-length', 'night-length', score, c.longestNightH < critical ? 'danger' : 'fine', c.longestNightH, critical, 24);
+    return reading(
+      'day-length',
+      'night-length',
+      score,
+      c.longestNightH < critical ? 'danger' : 'fine',
+      c.longestNightH,
+      critical,
+      24,
+    );
   }
   const severity = judge(c.dayH, day.minH, day.maxH) === 'right' ? 'fine' : 'short';
   return reading('day-length', 'day-length', score, severity, c.dayH, day.minH, day.maxH);
 }
 
-const warmthScore = ({ warmth }: Target, gets: number, from: number, to: number) => trapezoid(gets, Math.min(warmth.lowest, from) - 1, from, to, Math.max(warmth.highest, to) + 1);
+const warmthScore = ({ warmth }: Target, gets: number, from: number, to: number) =>
+  trapezoid(gets, Math.min(warmth.lowest, from) - 1, from, to, Math.max(warmth.highest, to) + 1);
 
 function warmthFit(target: Target, { air }: Condition): FactorFit {
   const { warmth } = target;
   const part = (aspect: 'day' | 'night', gets: number, from: number, to: number) => {
     const score = warmthScore(target, gets, from, to);
     const deadly = gets < warmth.lowest || gets > warmth.highest;
-    return reading('warmth', aspect, score, deadly ? 'danger' : judge(gets, from, to) === 'right' ? 'fine' : 'short', gets, from, to);
+    return reading(
+      'warmth',
+      aspect,
+      score,
+      deadly ? 'danger' : judge(gets, from, to) === 'right' ? 'fine' : 'short',
+      gets,
+      from,
+      to,
+    );
   };
   return worse(
     part('day', air.dayC, warmth.dayFrom, warmth.dayTo),
@@ -144,7 +182,8 @@ function moistureTop({ moisture }: Target, { airMovement }: Condition): number {
   return Math.max(moisture.thrivesTo, ceiling);
 }
 
-const moistureScore = ({ moisture }: Target, gets: number, top: number) => trapezoid(gets, moisture.survives - 15, moisture.thrivesFrom, top, top + 20);
+const moistureScore = ({ moisture }: Target, gets: number, top: number) =>
+  trapezoid(gets, moisture.survives - 15, moisture.thrivesFrom, top, top + 20);
 
 function moistureFit(target: Target, c: Condition): FactorFit {
   const { air } = c;
@@ -153,7 +192,15 @@ function moistureFit(target: Target, c: Condition): FactorFit {
   const part = (gets: number) => {
     const score = moistureScore(target, gets, top);
     const harmful = gets < survives || gets > top + 5;
-    return reading('moisture', 'humidity', score, harmful ? 'danger' : judge(gets, thrivesFrom, top) === 'right' ? 'fine' : 'short', gets, thrivesFrom, top);
+    return reading(
+      'moisture',
+      'humidity',
+      score,
+      harmful ? 'danger' : judge(gets, thrivesFrom, top) === 'right' ? 'fine' : 'short',
+      gets,
+      thrivesFrom,
+      top,
+    );
   };
   return worse(part(air.dayRh), part(air.nightRh));
 }
@@ -161,7 +208,8 @@ function moistureFit(target: Target, c: Condition): FactorFit {
 const MOVEMENT: Record<AirMovement, number> = { still: 0, gentle: 1, brisk: 2 };
 
 /** A draught dries thin leaves further when the air is dry already. */
-const isDraughty = ({ air, moisture }: Target, c: Condition) => air === 'still' && c.airMovement === 'brisk' && c.air.dayRh < moisture.thrivesFrom;
+const isDraughty = ({ air, moisture }: Target, c: Condition) =>
+  air === 'still' && c.airMovement === 'brisk' && c.air.dayRh < moisture.thrivesFrom;
 
 function airScore(target: Target, c: Condition): number {
   return isDraughty(target, c) ? 0.6 : 1 - 0.4 * Math.max(0, MOVEMENT[target.air] - MOVEMENT[c.airMovement]);
@@ -181,11 +229,17 @@ export function wholeOfMonth(target: Target, c: Condition): number {
   let light = Math.min(dliScore(target, c), peakScoreOf(target, c));
   if (sunCounts(target, c)) light = Math.min(light, sunScoreOf(target, c));
   const day = dayLengthScore(target, c);
-  const warm = Math.min(warmthScore(target, c.air.dayC, warmth.dayFrom, warmth.dayTo), warmthScore(target, c.air.nightC, warmth.nightFrom, warmth.nightTo));
+  const warm = Math.min(
+    warmthScore(target, c.air.dayC, warmth.dayFrom, warmth.dayTo),
+    warmthScore(target, c.air.nightC, warmth.nightFrom, warmth.nightTo),
+  );
   const top = moistureTop(target, c);
   const moist = Math.min(moistureScore(target, c.air.dayRh, top), moistureScore(target, c.air.nightRh, top));
   const air = airScore(target, c);
-  return SCARCEST_RULES * Math.min(light, day, warm, moist, air) + ((1 - SCARCEST_RULES) * (light + day + warm + moist + air)) / 5;
+  return (
+    SCARCEST_RULES * Math.min(light, day, warm, moist, air) +
+    ((1 - SCARCEST_RULES) * (light + day + warm + moist + air)) / 5
+  );
 }
 
 /** The fit of one target to one condition. */

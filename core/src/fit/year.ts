@@ -54,11 +54,15 @@ const NEGLIGIBLE = 0.93;
 
 function troublesOf(factor: Factor, months: readonly MonthFit[]): Trouble[] {
   const readings = months.map((month) => readingIn(month, factor));
-  const kindOf = (fit: FactorFit) => (fit.direction === 'right' || (fit.score > NEGLIGIBLE && fit.severity !== 'danger') ? null : fit.direction);
+  const kindOf = (fit: FactorFit) =>
+    fit.direction === 'right' || (fit.score > NEGLIGIBLE && fit.severity !== 'danger') ? null : fit.direction;
   const kinds = readings.map(kindOf);
   const count = kinds.length;
   // Start where the kind changes, so that a stretch across the new year stays whole.
-  const start = Math.max(0, kinds.findIndex((kind, i) => kind !== kinds[(i + count - 1) % count]));
+  const start = Math.max(
+    0,
+    kinds.findIndex((kind, i) => kind !== kinds[(i + count - 1) % count]),
+  );
   const troubles: Trouble[] = [];
   let i = 0;
   while (i < count) {

@@ -51,7 +51,11 @@ export interface RoomWash {
 }
 
 /** Where a plan's grid of points lies: about 0.75 m apart, at the height of a table. */
-export function planGrid(room: { readonly widthM: number; readonly depthM: number; readonly heightM: number }): { columns: number; rows: number; heightM: number } {
+export function planGrid(room: { readonly widthM: number; readonly depthM: number; readonly heightM: number }): {
+  columns: number;
+  rows: number;
+  heightM: number;
+} {
   const along = (size: number) => Math.max(4, Math.min(12, Math.round(size / 0.75)));
   return { columns: along(room.widthM), rows: along(room.depthM), heightM: Math.min(0.8, room.heightM / 2) };
 }
@@ -107,14 +111,27 @@ export class Answerer {
   }
 
   /** The taxa that suit a spot's whole year best, grown plants, best first. @param taxonIds of the catalogue or own ones */
-  bestTaxa(facts: HomeFacts, spotId: string, taxonIds: readonly string[], count: number, year: number): { readonly taxonId: string; readonly fit: YearFit }[] {
+  bestTaxa(
+    facts: HomeFacts,
+    spotId: string,
+    taxonIds: readonly string[],
+    count: number,
+    year: number,
+  ): { readonly taxonId: string; readonly fit: YearFit }[] {
     const conditions = this.conditionsOf(facts, spotId, year);
     if (conditions.length === 0) return [];
     const ways = waysOf(facts.home, null);
     return taxonIds
       .flatMap((taxonId) => {
         const taxon = knownTaxon(facts, taxonId, this.knowledge)?.taxon;
-        return taxon ? [{ taxonId, fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways), conditions) }] : [];
+        return taxon
+          ? [
+              {
+                taxonId,
+                fit: fitOfSpot(yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways), conditions),
+              },
+            ]
+          : [];
       })
       .sort((p, q) => q.fit.whole - p.fit.whole)
       .slice(0, count);
@@ -130,12 +147,18 @@ export class Answerer {
     const sky = this.lit.sky(facts, year);
     for (let row = 0; row < rows; row++) {
       for (let column = 0; column < columns; column++) {
-        const leaf = vec(((column + 0.5) / columns) * room.room.widthM, ((row + 0.5) / rows) * room.room.depthM, heightM);
+        const leaf = vec(
+          ((column + 0.5) / columns) * room.room.widthM,
+          ((row + 0.5) / rows) * room.room.depthM,
+          heightM,
+        );
         const place = { room, leaf, neighbours: [] };
         const daylight = this.lit.daylight(scene, place, sky).year;
         const lamps = this.lit.lampsAt(scene, place, sky);
         for (let month0 = 0; month0 < 12; month0++) {
-          const lampDli = lamps.reduce((sum, lamp) => sum + lamp.ppfd * circuitHours(lamp.circuit, month0 + 1), 0) * MOL_PER_UMOL_HOUR;
+          const lampDli =
+            lamps.reduce((sum, lamp) => sum + lamp.ppfd * circuitHours(lamp.circuit, month0 + 1), 0) *
+            MOL_PER_UMOL_HOUR;
           dli[month0 * columns * rows + row * columns + column] = meanDli(daylight, month0) + lampDli;
         }
       }
@@ -154,14 +177,39 @@ export class Answerer {
   }
 
   /** Readings against the model, and what they correct at each spot, or at one. */
-  private spotAnswers(facts: HomeFacts, year: number, only?: string, onShare?: (share: number) => void): { spots: SpotAnswer[]; readings: ComparedReading[] } {
+  private spotAnswers(
+    facts: HomeFacts,
+    year: number,
+    only?: string,
+    onShare?: (share: number) => void,
+  ): { spots: SpotAnswer[]; readings: ComparedReading[] } {
     const scene = sceneOf(facts, this.knowledge);
     const sky = this.lit.sky(facts, year);
     const all = placedSpots(facts);
     const placed = new Map(all.map((spot) => [spot.spot.id, spot]));
-    const readings = comparedReadings({ lit: this.lit, knowledge: this.knowledge, scene, sky, placeOf: (spot) => leafPlaceOf(scene, spot) });
-    const homeKey = JSON.stringify([facts.home.latitude, facts.home.longitude, facts.home.timeZone, facts.circuits.map(({ name: _name, ...circuit }) => circuit)]);
-    const airKeys = new Map(facts.rooms.map((room) => [room.id, airKeyOf(homeKey, room, facts.air.filter((statement) => statement.roomId === room.id))]));
+    const readings = comparedReadings({
+      lit: this.lit,
+      knowledge: this.knowledge,
+      scene,
+      sky,
+      placeOf: (spot) => leafPlaceOf(scene, spot),
+    });
+    const homeKey = JSON.stringify([
+      facts.home.latitude,
+      facts.home.longitude,
+      facts.home.timeZone,
+      facts.circuits.map(({ name: _name, ...circuit }) => circuit),
+    ]);
+    const airKeys = new Map(
+      facts.rooms.map((room) => [
+        room.id,
+        airKeyOf(
+          homeKey,
+          room,
+          facts.air.filter((statement) => statement.roomId === room.id),
+        ),
+      ]),
+    );
     const spots = (only === undefined ? all : all.filter((spot) => spot.spot.id === only)).map((spot, i) => {
       if (onShare && i % SPOTS_A_REPORT === 0) onShare(i / all.length);
       const place = leafPlaceOf(scene, spot);
@@ -186,9 +234,14 @@ export class Answerer {
 
   private targetsOf(facts: HomeFacts, plant: Plant): Target[] {
     const { spotId: _spot, note: _note, arrivedOn: _arrived, ...bearing } = plant;
-    const knows = facts.ownTaxa.length + facts.corrections.length > 0 ? this.names.of(JSON.stringify([facts.ownTaxa, facts.corrections])) : '';
+    const knows =
+      facts.ownTaxa.length + facts.corrections.length > 0
+        ? this.names.of(JSON.stringify([facts.ownTaxa, facts.corrections]))
+        : '';
     const { latitude, restSchool, lightAim } = facts.home;
-    return this.targets.recall(JSON.stringify([bearing, latitude, restSchool, lightAim, knows]), () => plantTargets(facts, plant, this.knowledge));
+    return this.targets.recall(JSON.stringify([bearing, latitude, restSchool, lightAim, knows]), () =>
+      plantTargets(facts, plant, this.knowledge),
+    );
   }
 }
 

@@ -24,11 +24,20 @@ const STEP_ASIDE_M = 0.5;
 const LEAST_FROM_PANE_M = 0.08;
 
 /** A spot beside half a metre nearer to and farther from its nearest window, its curtains away, and other spots. */
-export function beside(answerer: Answerer, facts: HomeFacts, spotId: string, others: readonly string[], year: number): Beside[] {
+export function beside(
+  answerer: Answerer,
+  facts: HomeFacts,
+  spotId: string,
+  others: readonly string[],
+  year: number,
+): Beside[] {
   const placed = placedSpots(facts).find(({ spot }) => spot.id === spotId);
   if (!placed) return [];
   const list: Beside[] = [besideOf(answerer, facts, 'here', 'here', spotId, year)];
-  for (const [what, by] of [['nearer', STEP_ASIDE_M], ['farther', -STEP_ASIDE_M]] as const) {
+  for (const [what, by] of [
+    ['nearer', STEP_ASIDE_M],
+    ['farther', -STEP_ASIDE_M],
+  ] as const) {
     const moved = movedToward(facts, placed, by);
     if (moved) list.push(besideOf(answerer, moved, what, what, spotId, year));
   }
@@ -43,7 +52,14 @@ export function beside(answerer: Answerer, facts: HomeFacts, spotId: string, oth
   return list;
 }
 
-function besideOf(answerer: Answerer, facts: HomeFacts, key: string, what: Beside['what'], spotId: string, year: number): Beside {
+function besideOf(
+  answerer: Answerer,
+  facts: HomeFacts,
+  key: string,
+  what: Beside['what'],
+  spotId: string,
+  year: number,
+): Beside {
   const conditions = answerer.conditionsOf(facts, spotId, year);
   return {
     key,
@@ -53,16 +69,27 @@ function besideOf(answerer: Answerer, facts: HomeFacts, key: string, what: Besid
     poor: conditions.map((condition) => condition.dliPoorYear),
     good: conditions.map((condition) => condition.dliGoodYear),
     peakPpfd: conditions.map((condition) => condition.peakPpfd),
-    lampDli: conditions.map((condition) => condition.shares.roomLight + Object.values(condition.shares.lamps).reduce((sum, dli) => sum + dli, 0)),
+    lampDli: conditions.map(
+      (condition) =>
+        condition.shares.roomLight + Object.values(condition.shares.lamps).reduce((sum, dli) => sum + dli, 0),
+    ),
   };
 }
 
-const sheer = (window: Window): Window => ({ ...window, curtainId: 'sheer', curtainMonths: [...ALL_MONTHS], curtainFromMinute: 0, curtainToMinute: 1440 });
+const sheer = (window: Window): Window => ({
+  ...window,
+  curtainId: 'sheer',
+  curtainMonths: [...ALL_MONTHS],
+  curtainFromMinute: 0,
+  curtainToMinute: 1440,
+});
 
 /** The home with one spot's leaves moved toward its nearest window's middle, level; null when that leads out of the room or there is none. */
 function movedToward(facts: HomeFacts, placed: PlacedSpot, byM: number): HomeFacts | null {
   const { room, leaf, spot } = placed;
-  const centres = facts.windows.filter((window) => window.roomId === room.id).map((window) => windowMiddle(room, window));
+  const centres = facts.windows
+    .filter((window) => window.roomId === room.id)
+    .map((window) => windowMiddle(room, window));
   if (centres.length === 0) return null;
   const away = (centre: Vec) => Math.hypot(centre.x - leaf.x, centre.y - leaf.y);
   const nearest = centres.reduce((p, q) => (away(q) < away(p) ? q : p));
@@ -72,8 +99,19 @@ function movedToward(facts: HomeFacts, placed: PlacedSpot, byM: number): HomeFac
   if (Math.abs(by) < 0.1) return null;
   const way = times(vec(nearest.x - leaf.x, nearest.y - leaf.y, 0), by / distance);
   const there = plus(leaf, way);
-  if (there.x < LEAST_FROM_PANE_M || there.y < LEAST_FROM_PANE_M || there.x > room.widthM - LEAST_FROM_PANE_M || there.y > room.depthM - LEAST_FROM_PANE_M) return null;
-  return { ...facts, spots: facts.spots.map((other) => (other.id === spot.id ? { ...other, alongM: other.alongM + way.x, acrossM: other.acrossM + way.y } : other)) };
+  if (
+    there.x < LEAST_FROM_PANE_M ||
+    there.y < LEAST_FROM_PANE_M ||
+    there.x > room.widthM - LEAST_FROM_PANE_M ||
+    there.y > room.depthM - LEAST_FROM_PANE_M
+  )
+    return null;
+  return {
+    ...facts,
+    spots: facts.spots.map((other) =>
+      other.id === spot.id ? { ...other, alongM: other.alongM + way.x, acrossM: other.acrossM + way.y } : other,
+    ),
+  };
 }
 
 function windowMiddle(room: HomeFacts['rooms'][number], window: Window): Vec {

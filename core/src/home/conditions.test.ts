@@ -4,10 +4,14 @@ import type { Circuit, HomeFacts } from './facts';
 import { smallHome, smallKnowledge } from './small-home.fixture';
 
 const YEAR = 2026;
-const answer = (facts: HomeFacts) => new Map(new Answerer(smallKnowledge).answer(facts, YEAR).spots.map((spot) => [spot.spotId, spot]));
+const answer = (facts: HomeFacts) =>
+  new Map(new Answerer(smallKnowledge).answer(facts, YEAR).spots.map((spot) => [spot.spotId, spot]));
 const before = answer(smallHome);
 const months = (spotId: string, of = before) => of.get(spotId)!.conditions;
-const withCircuit = (given: Partial<Circuit>): HomeFacts => ({ ...smallHome, circuits: smallHome.circuits.map((circuit) => ({ ...circuit, ...given })) });
+const withCircuit = (given: Partial<Circuit>): HomeFacts => ({
+  ...smallHome,
+  circuits: smallHome.circuits.map((circuit) => ({ ...circuit, ...given })),
+});
 
 describe('a month at a spot', () => {
   it('is the sum of its shares', () => {
@@ -22,7 +26,8 @@ describe('a month at a spot', () => {
 
   it('gives by the hour what it gives by the day', () => {
     for (const { conditions } of before.values()) {
-      for (const { dli, byHour } of conditions) expect((byHour.reduce((all, ppfd) => all + ppfd, 0) * 3600) / 1e6).toBeCloseTo(dli, 6);
+      for (const { dli, byHour } of conditions)
+        expect((byHour.reduce((all, ppfd) => all + ppfd, 0) * 3600) / 1e6).toBeCloseTo(dli, 6);
     }
   });
 
@@ -66,13 +71,24 @@ describe('a month at a spot', () => {
   });
 
   it('keeps the same light when things are listed in another order', () => {
-    const turned: HomeFacts = { ...smallHome, rooms: [...smallHome.rooms].reverse(), spots: [...smallHome.spots].reverse(), stands: [...smallHome.stands].reverse(), tiers: [...smallHome.tiers].reverse(), plants: [...smallHome.plants].reverse() };
+    const turned: HomeFacts = {
+      ...smallHome,
+      rooms: [...smallHome.rooms].reverse(),
+      spots: [...smallHome.spots].reverse(),
+      stands: [...smallHome.stands].reverse(),
+      tiers: [...smallHome.tiers].reverse(),
+      plants: [...smallHome.plants].reverse(),
+    };
     const after = answer(turned);
-    for (const [spotId, { conditions }] of before) conditions.forEach((condition, i) => expect(after.get(spotId)!.conditions[i]!.dli).toBeCloseTo(condition.dli, 9));
+    for (const [spotId, { conditions }] of before)
+      conditions.forEach((condition, i) => expect(after.get(spotId)!.conditions[i]!.dli).toBeCloseTo(condition.dli, 9));
   });
 
   it('behind a shell has that share of the light of the room it stands in', () => {
-    const clearer = answer({ ...smallHome, rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance: 0.4 } : room)) });
+    const clearer = answer({
+      ...smallHome,
+      rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance: 0.4 } : room)),
+    });
     for (let i = 0; i < 12; i++) expect(months('boxed', clearer)[i]!.dli).toBeCloseTo(months('boxed')[i]!.dli / 2, 6);
   });
 });

@@ -61,7 +61,10 @@ export function meanDli(daylight: DaylightYear, month0: number): number {
 
 /** DLI of a month's daylight that comes without meeting a wall first, mol m-2 d-1. */
 export function straightDli({ byHour }: DaylightYear, month0: number): number {
-  return [byHour.sun, byHour.sky, byHour.ground, byHour.obstruction].reduce((sum, field) => sum + monthSum(field, month0), 0);
+  return [byHour.sun, byHour.sky, byHour.ground, byHour.obstruction].reduce(
+    (sum, field) => sum + monthSum(field, month0),
+    0,
+  );
 }
 
 function monthSum(field: Float64Array, month0: number): number {
@@ -128,9 +131,12 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
     vpdDay: vapourPressureDeficit(air.dayC, air.dayRh),
     byHour: Array.from({ length: 24 }, (_, hour) => {
       const bin = month0 * 24 + hour;
-      const watts = byHour.sun[bin]! + byHour.sky[bin]! + byHour.ground[bin]! + byHour.obstruction[bin]! + byHour.reflected[bin]!;
+      const watts =
+        byHour.sun[bin]! + byHour.sky[bin]! + byHour.ground[bin]! + byHour.obstruction[bin]! + byHour.reflected[bin]!;
       const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month, hour), 0);
-      return watts * PPFD_PER_WATT + burning + roomPpfd * shareWithin(room.eveningFromMinute, room.eveningToMinute, hour);
+      return (
+        watts * PPFD_PER_WATT + burning + roomPpfd * shareWithin(room.eveningFromMinute, room.eveningToMinute, hour)
+      );
     }),
   };
 }
@@ -207,7 +213,15 @@ const MINUTES_PER_DEGREE = 4;
 /** A stretch that may run over midnight, as stretches of one civil day. */
 function wrapped(fromMinute: number, toMinute: number): Stretch[] {
   if (toMinute - fromMinute >= 1440) return [{ fromMinute: 0, toMinute: 1440 }];
-  if (fromMinute < 0) return [{ fromMinute: fromMinute + 1440, toMinute: 1440 }, { fromMinute: 0, toMinute }];
-  if (toMinute > 1440) return [{ fromMinute, toMinute: 1440 }, { fromMinute: 0, toMinute: toMinute - 1440 }];
+  if (fromMinute < 0)
+    return [
+      { fromMinute: fromMinute + 1440, toMinute: 1440 },
+      { fromMinute: 0, toMinute },
+    ];
+  if (toMinute > 1440)
+    return [
+      { fromMinute, toMinute: 1440 },
+      { fromMinute: 0, toMinute: toMinute - 1440 },
+    ];
   return [{ fromMinute, toMinute }];
 }

@@ -227,7 +227,16 @@ export const GROWTH_STATES = ['by-season', 'new-leaf', 'root-tips', 'growing', '
 export type GrowthState = (typeof GROWTH_STATES)[number];
 
 /** What is seen of a plant that shifts its needs against its taxon's. */
-export const TRAITS = ['variegated', 'felted', 'silvered', 'thick-leaved', 'thin-leaved', 'mounted', 'juvenile-leaf', 'mature-climbing'] as const;
+export const TRAITS = [
+  'variegated',
+  'felted',
+  'silvered',
+  'thick-leaved',
+  'thin-leaved',
+  'mounted',
+  'juvenile-leaf',
+  'mature-climbing',
+] as const;
 export type Trait = (typeof TRAITS)[number];
 
 /** How much leaf a plant has over the ground it covers. */

@@ -5,9 +5,14 @@ import { smallHome, smallKnowledge } from './small-home.fixture';
 const YEAR = 2026;
 const answerer = new Answerer(smallKnowledge);
 const answers = answerer.answer(smallHome, YEAR);
-const spot = (id: string, facts: HomeFacts = smallHome) => answerer.answer(facts, YEAR).spots.find((answer) => answer.spotId === id)!;
-const plant = (id: string, facts: HomeFacts = smallHome) => answerer.answer(facts, YEAR).plants.find((answer) => answer.plantId === id)!;
-const withCircuit = (given: object): HomeFacts => ({ ...smallHome, circuits: smallHome.circuits.map((circuit) => ({ ...circuit, ...given })) });
+const spot = (id: string, facts: HomeFacts = smallHome) =>
+  answerer.answer(facts, YEAR).spots.find((answer) => answer.spotId === id)!;
+const plant = (id: string, facts: HomeFacts = smallHome) =>
+  answerer.answer(facts, YEAR).plants.find((answer) => answer.plantId === id)!;
+const withCircuit = (given: object): HomeFacts => ({
+  ...smallHome,
+  circuits: smallHome.circuits.map((circuit) => ({ ...circuit, ...given })),
+});
 
 describe('the light of a small home', () => {
   it('is the sum of its shares, at every spot in every month', () => {
@@ -47,7 +52,10 @@ describe('the light of a small home', () => {
   });
 
   it('gives a cabinet the room’s light less what its shell takes', () => {
-    const clear = { ...smallHome, rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance: 1 } : room)) };
+    const clear = {
+      ...smallHome,
+      rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance: 1 } : room)),
+    };
     const behind = spot('boxed').conditions[5]!.dli;
     expect(behind / spot('boxed', clear).conditions[5]!.dli).toBeCloseTo(0.8, 9);
   });
@@ -60,7 +68,9 @@ describe('the light of a small home', () => {
 
   it('ranges from dull day over dull year, typical and good year to bright day', () => {
     const { dliDullDay, dliPoorYear, dli, dliGoodYear, dliBrightDay } = spot('bright').conditions[3]!;
-    expect([dliDullDay, dliPoorYear, dli, dliGoodYear, dliBrightDay]).toEqual([dliDullDay, dliPoorYear, dli, dliGoodYear, dliBrightDay].sort((p, q) => p - q));
+    expect([dliDullDay, dliPoorYear, dli, dliGoodYear, dliBrightDay]).toEqual(
+      [dliDullDay, dliPoorYear, dli, dliGoodYear, dliBrightDay].sort((p, q) => p - q),
+    );
   });
 
   it('washes the plan brighter by the window than at the back', () => {
@@ -120,9 +130,15 @@ describe('what mends a trouble', () => {
 });
 
 describe('contradictions in a home', () => {
-  const change = <L extends 'windows' | 'stands' | 'tiers' | 'spots' | 'circuits' | 'lamps' | 'rooms' | 'plants'>(list: L, id: string, given: object): HomeFacts => ({
+  const change = <L extends 'windows' | 'stands' | 'tiers' | 'spots' | 'circuits' | 'lamps' | 'rooms' | 'plants'>(
+    list: L,
+    id: string,
+    given: object,
+  ): HomeFacts => ({
     ...smallHome,
-    [list]: (smallHome[list] as readonly { id: string }[]).map((entry) => (entry.id === id ? { ...entry, ...given } : entry)),
+    [list]: (smallHome[list] as readonly { id: string }[]).map((entry) =>
+      entry.id === id ? { ...entry, ...given } : entry,
+    ),
   });
   const found = (facts: HomeFacts) => problemsOf(facts).map(({ list, id, field }) => `${list}/${id}/${field}`);
 
@@ -140,15 +156,57 @@ describe('contradictions in a home', () => {
     ['a lamp above the ceiling', change('lamps', 'l', { aboveM: 2 }), 'lamps/l/aboveM'],
     ['a lamp on no circuit', change('lamps', 'l', { circuitId: 'none' }), 'lamps/l/circuitId'],
     ['a panel without breadth', change('lamps', 'l', { form: 'panel', breadthM: 0 }), 'lamps/l/breadthM'],
-    ['lumens that are rated by and not told', change('lamps', 'l', { ratedBy: 'lumens', lumens: null }), 'lamps/l/lumens'],
+    [
+      'lumens that are rated by and not told',
+      change('lamps', 'l', { ratedBy: 'lumens', lumens: null }),
+      'lamps/l/lumens',
+    ],
     ['a lamp with a file that is gone', change('lamps', 'l', { photometryId: 'gone' }), 'lamps/l/photometryId'],
-    ['a second curtain that opens before it is shut', change('windows', 'w', { secondCurtainId: 'sheer', secondCurtainFromMinute: 900, secondCurtainToMinute: 600 }), 'windows/w/secondCurtainToMinute'],
-    ['a room’s light that goes out before it comes on', change('rooms', 'r', { eveningLux: 80, eveningFromMinute: 1300, eveningToMinute: 1200 }), 'rooms/r/eveningToMinute'],
-    ['a cupboard through the wall', { ...smallHome, blocks: [{ id: 'k', roomId: 'r', name: 'K', xM: 3.8, yM: 1, zM: 0, widthM: 0.5, depthM: 0.5, heightM: 1 }] }, 'blocks/k/xM'],
-    ['a tree before no room', { ...smallHome, obstructions: [{ id: 't', roomId: 'gone', name: 'T', kind: 'evergreen' as const, fromBearing: 0, toBearing: 9, heightDeg: 9, reflectance: 0, leafMonths: [] }] }, 'obstructions/t/roomId'],
+    [
+      'a second curtain that opens before it is shut',
+      change('windows', 'w', { secondCurtainId: 'sheer', secondCurtainFromMinute: 900, secondCurtainToMinute: 600 }),
+      'windows/w/secondCurtainToMinute',
+    ],
+    [
+      'a room’s light that goes out before it comes on',
+      change('rooms', 'r', { eveningLux: 80, eveningFromMinute: 1300, eveningToMinute: 1200 }),
+      'rooms/r/eveningToMinute',
+    ],
+    [
+      'a cupboard through the wall',
+      {
+        ...smallHome,
+        blocks: [{ id: 'k', roomId: 'r', name: 'K', xM: 3.8, yM: 1, zM: 0, widthM: 0.5, depthM: 0.5, heightM: 1 }],
+      },
+      'blocks/k/xM',
+    ],
+    [
+      'a tree before no room',
+      {
+        ...smallHome,
+        obstructions: [
+          {
+            id: 't',
+            roomId: 'gone',
+            name: 'T',
+            kind: 'evergreen' as const,
+            fromBearing: 0,
+            toBearing: 9,
+            heightDeg: 9,
+            reflectance: 0,
+            leafMonths: [],
+          },
+        ],
+      },
+      'obstructions/t/roomId',
+    ],
     ['a cabinet that sticks out of its room', change('rooms', 'box', { insideXM: 3.8 }), 'rooms/box/insideXM'],
     ['a room inside itself', change('rooms', 'r', { insideRoomId: 'r' }), 'rooms/r/insideRoomId'],
     ['a plant on a spot that is gone', change('plants', 'p', { spotId: 'gone' }), 'plants/p/spotId'],
-    ['a month stated twice', { ...smallHome, air: [...smallHome.air, { ...smallHome.air[0]!, id: 'b' }] }, 'air/b/month'],
+    [
+      'a month stated twice',
+      { ...smallHome, air: [...smallHome.air, { ...smallHome.air[0]!, id: 'b' }] },
+      'air/b/month',
+    ],
   ])('%s', (_what, facts, problem) => expect(found(facts)).toContain(problem));
 });

@@ -23,13 +23,16 @@ function ownTaxonProblems(own: OwnTaxon, names: Map<string, string>): Problem[] 
   const other = names.get(folded);
   names.set(folded, own.id);
   if (other) return [at('name', `You already have a taxon of your own called ${own.name}.`)];
-  return own.basedOn.startsWith(OWN_PREFIX) ? [at('basedOn', 'It must start from a taxon or a group of the catalogue, not from another of your own.')] : [];
+  return own.basedOn.startsWith(OWN_PREFIX)
+    ? [at('basedOn', 'It must start from a taxon or a group of the catalogue, not from another of your own.')]
+    : [];
 }
 
 function correctionProblems(correction: Correction, plants: ReadonlySet<string>): Problem[] {
   const at = (field: string, message: string): Problem => ({ list: 'corrections', id: correction.id, field, message });
   const { plantId, taxonId } = correction;
-  if ((plantId === null) === (taxonId === null)) return [at('taxonId', 'A correction is of one taxon or of one plant.')];
+  if ((plantId === null) === (taxonId === null))
+    return [at('taxonId', 'A correction is of one taxon or of one plant.')];
   return plantId !== null && !plants.has(plantId) ? [at('plantId', 'The plant it corrects is not there.')] : [];
 }
 
@@ -39,5 +42,7 @@ function parentProblems(plant: Plant): Problem[] {
   const at = (message: string): Problem[] => [{ list: 'plants', id: plant.id, field: 'parents', message }];
   if (new Set(parents.map((parent) => parent.taxonId)).size < parents.length) return at('Each parent once.');
   const sum = parents.reduce((total, { share }) => total + share, 0);
-  return Math.abs(sum - 1) > SHARE_SLACK ? at(`The parents’ shares must add up to 100 %; now they make ${Math.round(sum * 100)} %.`) : [];
+  return Math.abs(sum - 1) > SHARE_SLACK
+    ? at(`The parents’ shares must add up to 100 %; now they make ${Math.round(sum * 100)} %.`)
+    : [];
 }

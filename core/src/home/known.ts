@@ -1,5 +1,15 @@
 /** What is known of a plant or a taxon of this home: the catalogue's figures with the grower's own knowledge over them. */
-import { FIGURES, inOrder, mixOf, withFigure, withTraits, wrongOrder, yearTargets, type Target, type Taxon } from '../plant';
+import {
+  FIGURES,
+  inOrder,
+  mixOf,
+  withFigure,
+  withTraits,
+  wrongOrder,
+  yearTargets,
+  type Target,
+  type Taxon,
+} from '../plant';
 import type { Correction, Home, HomeFacts, OwnTaxon, Plant } from './facts';
 import type { Knowledge } from './knowledge';
 
@@ -40,7 +50,8 @@ export function knownTaxon(facts: HomeFacts, taxonId: string, knowledge: Knowled
 
 /** What is known of one plant: its taxon or its parents' mix, its own corrections, its traits. */
 export function knownPlant(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Known | null {
-  const base = plant.parents.length > 0 ? mixedParents(facts, plant, knowledge) : knownTaxon(facts, plant.taxonId, knowledge);
+  const base =
+    plant.parents.length > 0 ? mixedParents(facts, plant, knowledge) : knownTaxon(facts, plant.taxonId, knowledge);
   if (!base) return null;
   const own = facts.corrections.filter((correction) => correction.plantId === plant.id);
   const after = corrected(base.taxon, own);
@@ -63,11 +74,18 @@ function mixedParents(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Kno
   const taxon = mixOf(parts, mixName(parts.map((part) => part.taxon.name)), `mix-${plant.id}`);
   const words = parts.map((part) => `${Math.round(part.share * 100)} % ${part.taxon.name}`).join(', ');
   const unnamed = parts.length < plant.parents.length ? '; a parent that is not known is left out' : '';
-  return { taxon, before: taxon, origin: 'mix', corrections: parts.flatMap((part) => part.known.corrections), rules: [`A mix of its parents: ${words}${unnamed}`] };
+  return {
+    taxon,
+    before: taxon,
+    origin: 'mix',
+    corrections: parts.flatMap((part) => part.known.corrections),
+    rules: [`A mix of its parents: ${words}${unnamed}`],
+  };
 }
 
 /** "Hybrid of A and B". */
-export const mixName = (names: readonly string[]) => (names.length === 1 ? names[0]! : `Hybrid of ${names.slice(0, -1).join(', ')} and ${names[names.length - 1]!}`);
+export const mixName = (names: readonly string[]) =>
+  names.length === 1 ? names[0]! : `Hybrid of ${names.slice(0, -1).join(', ')} and ${names[names.length - 1]!}`;
 
 /** An own taxon begins as its base does, but what harm it can do is nobody's knowledge until it is known. */
 function asOwn(base: Taxon, own: OwnTaxon): Taxon {
@@ -86,11 +104,23 @@ function asOwn(base: Taxon, own: OwnTaxon): Taxon {
     moisture: { ...base.moisture, ...inferred },
     rest: { ...base.rest, ...inferred },
     care: { ...base.care, ...inferred },
-    hazard: { people: 'unknown', cats: 'unknown', dogs: 'unknown', birds: 'unknown', smallMammals: 'unknown', sapOnSkin: 'unknown', sapInEyes: 'unknown', spines: base.hazard.spines },
+    hazard: {
+      people: 'unknown',
+      cats: 'unknown',
+      dogs: 'unknown',
+      birds: 'unknown',
+      smallMammals: 'unknown',
+      sapOnSkin: 'unknown',
+      sapInEyes: 'unknown',
+      spines: base.hazard.spines,
+    },
   };
 }
 
-function corrected(taxon: Taxon, corrections: readonly Correction[]): { readonly taxon: Taxon; readonly rules: readonly string[] } {
+function corrected(
+  taxon: Taxon,
+  corrections: readonly Correction[],
+): { readonly taxon: Taxon; readonly rules: readonly string[] } {
   let changed = taxon;
   for (const { figure, value } of corrections) changed = withFigure(changed, figure, value);
   const rules = corrections.map(({ figure, reason }) => `Your correction of “${FIGURES[figure].label}”: ${reason}`);
@@ -98,7 +128,10 @@ function corrected(taxon: Taxon, corrections: readonly Correction[]): { readonly
   if (!crossed) return { taxon: changed, rules };
   return {
     taxon: inOrder(changed),
-    rules: [...rules, `Your figures cross: “${FIGURES[crossed.upper].label}” was lifted to “${FIGURES[crossed.lower].label}”`],
+    rules: [
+      ...rules,
+      `Your figures cross: “${FIGURES[crossed.upper].label}” was lifted to “${FIGURES[crossed.lower].label}”`,
+    ],
   };
 }
 
@@ -107,7 +140,9 @@ export function plantTargets(facts: HomeFacts, plant: Plant, knowledge: Knowledg
   const known = knownPlant(facts, plant, knowledge);
   if (!known) return [];
   const targets = yearTargets(plant, known.taxon, waysOf(facts.home, plant));
-  return known.rules.length === 0 ? targets : targets.map((target) => ({ ...target, rules: [...known.rules, ...target.rules] }));
+  return known.rules.length === 0
+    ? targets
+    : targets.map((target) => ({ ...target, rules: [...known.rules, ...target.rules] }));
 }
 
 /** How a plant is grown: its own school of rest before the home's. */

@@ -49,7 +49,16 @@ export function lightYear(answerer: Answerer, facts: HomeFacts, spotId: string, 
         const minute = (row + 0.5) * ROW_MINUTES;
         const moment = momentOf(facts, sky, startMs + minute * MINUTE_MS, 'typical', date);
         const light = momentLight({
-          lit: answerer.lit, knowledge: answerer.knowledge, scene, place, sky, moment, minute, curtains: 'as-programmed', lamps: 'as-programmed', sunPatch: 'between-nodes',
+          lit: answerer.lit,
+          knowledge: answerer.knowledge,
+          scene,
+          place,
+          sky,
+          moment,
+          minute,
+          curtains: 'as-programmed',
+          lamps: 'as-programmed',
+          sunPatch: 'between-nodes',
         });
         const sun = light.sun * onDaylight;
         const diffuse = daylightOf(light) * onDaylight - sun;

@@ -82,7 +82,14 @@ export class LitHome {
   private readonly days = new Memory<SpotDaylight>(1200);
   private readonly windows = new Memory<readonly SpotWindow[]>(400);
   private readonly lampSurfaces = new Memory<Float64Array>(300);
-  private readonly lamps = new Memory<readonly { readonly id: string; readonly circuitId: string; readonly ppfd: number; readonly reflectedPpfd: number }[]>(2000);
+  private readonly lamps = new Memory<
+    readonly {
+      readonly id: string;
+      readonly circuitId: string;
+      readonly ppfd: number;
+      readonly reflectedPpfd: number;
+    }[]
+  >(2000);
   private readonly names = new Names();
 
   constructor(private readonly knowledge: Knowledge) {}
@@ -92,11 +99,23 @@ export class LitHome {
     const { home, weathers } = facts;
     const [file] = weathers;
     const { latitude, longitude, elevationM, timeZone, climateId } = home;
-    const key = this.names.of(JSON.stringify([latitude, longitude, elevationM, timeZone, year, file ? [file.id, file.utcOffsetH, file.hours] : climateId]));
+    const key = this.names.of(
+      JSON.stringify([
+        latitude,
+        longitude,
+        elevationM,
+        timeZone,
+        year,
+        file ? [file.id, file.utcOffsetH, file.hours] : climateId,
+      ]),
+    );
     return this.skies.recall(key, () => {
       const climate = this.knowledge.climate(climateId);
       const turbidity = climate?.turbidity ?? DEFAULT_TURBIDITY;
-      const clearness = Array.from({ length: 12 }, (_, i) => climate?.clearness[seasonalMonth(i + 1, latitude) - 1] ?? DEFAULT_CLEARNESS);
+      const clearness = Array.from(
+        { length: 12 },
+        (_, i) => climate?.clearness[seasonalMonth(i + 1, latitude) - 1] ?? DEFAULT_CLEARNESS,
+      );
       const weather = file ? fileWeather(file, home) : climateWeather(clearness, elevationM, turbidity);
       return { key, sky: skyYear({ place: home, timeZone, year, weather }), weather, turbidity };
     });
@@ -118,12 +137,22 @@ export class LitHome {
   }
 
   /** The windows of a place as one instant sees them: of its own room, or of the room its cabinet stands in. */
-  windowsAt(scene: Scene, place: LeafPlace): { readonly place: LeafPlace; readonly windows: readonly SpotWindow[]; readonly share: number; readonly occluders: readonly Occluder[] } {
+  windowsAt(
+    scene: Scene,
+    place: LeafPlace,
+  ): {
+    readonly place: LeafPlace;
+    readonly windows: readonly SpotWindow[];
+    readonly share: number;
+    readonly occluders: readonly Occluder[];
+  } {
     const outer = this.outside(scene, place);
     if (outer) return { ...this.windowsAt(scene, outer), share: place.room.room.shellTransmittance };
     const { key, lit } = this.room(place.room);
     const windowsKey = `${key}|${this.placeKey(place)}`;
-    const windows = this.windows.recall(windowsKey, () => spotWindows(lit, { point: place.leaf, normal: UP }, place.neighbours));
+    const windows = this.windows.recall(windowsKey, () =>
+      spotWindows(lit, { point: place.leaf, normal: UP }, place.neighbours),
+    );
     return { place, windows, share: 1, occluders: [...place.room.solids, ...place.neighbours] };
   }
 
@@ -136,10 +165,14 @@ export class LitHome {
       const { key, lit: litRoomHere } = this.room(room);
       const occluders = [...room.solids, ...neighbours];
       return room.lamps.flatMap((placed) => {
-        const onSurfaces = this.lampSurfaces.recall(`${key}|${JSON.stringify([placed.lamp, placed.centre])}`, () => lampOnSurfaces(placed, litRoomHere.enclosure, room.solids));
+        const onSurfaces = this.lampSurfaces.recall(`${key}|${JSON.stringify([placed.lamp, placed.centre])}`, () =>
+          lampOnSurfaces(placed, litRoomHere.enclosure, room.solids),
+        );
         const reflectedPpfd = reflectedLamp(onSurfaces, geometry.importance);
         const ppfd = lampPpfd(placed, leaf, occluders) + reflectedPpfd;
-        return ppfd > FAINTEST_PPFD ? [{ id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, reflectedPpfd }] : [];
+        return ppfd > FAINTEST_PPFD
+          ? [{ id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, reflectedPpfd }]
+          : [];
       });
     });
     return lit.flatMap(({ circuitId, ...lamp }) => {
@@ -152,7 +185,14 @@ export class LitHome {
     const outer = room.room.insideRoomId === null ? undefined : scene.rooms.get(room.room.insideRoomId);
     if (!outer) return null;
     const { insideXM: x, insideYM: y, insideZM: z } = room.room;
-    return { room: outer, leaf: plus(leaf, vec(x, y, z)), neighbours: [...[...room.solids, ...neighbours].map((occluder) => movedOccluder(occluder, x, y, z)), ...enclosuresOf(scene.facts.rooms, outer.room.id, room.room.id)] };
+    return {
+      room: outer,
+      leaf: plus(leaf, vec(x, y, z)),
+      neighbours: [
+        ...[...room.solids, ...neighbours].map((occluder) => movedOccluder(occluder, x, y, z)),
+        ...enclosuresOf(scene.facts.rooms, outer.room.id, room.room.id),
+      ],
+    };
   }
 
   private placeKey({ leaf, neighbours }: LeafPlace): string {
@@ -180,7 +220,15 @@ export class LitHome {
     const bareKey = this.names.of(scene.geometryKey);
     const key = `${bareKey}.${this.names.of(scene.solidsKey)}`;
     const bare = this.rooms.recall(bareKey, () => {
-      const panes = windows.flatMap((window) => panesOf(room, window, window.glazingId === OPENING ? NO_GLASS : (this.knowledge.glazing(window.glazingId) ?? PLAIN_GLAZING), obstructions, snowMonths));
+      const panes = windows.flatMap((window) =>
+        panesOf(
+          room,
+          window,
+          window.glazingId === OPENING ? NO_GLASS : (this.knowledge.glazing(window.glazingId) ?? PLAIN_GLAZING),
+          obstructions,
+          snowMonths,
+        ),
+      );
       return { key: bareKey, bareKey, lit: litRoom(room, panes, []) };
     });
     return { key, bareKey, lit: { ...bare.lit, solids } };

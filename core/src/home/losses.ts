@@ -23,11 +23,26 @@ export function losses(answerer: Answerer, facts: HomeFacts, spotId: string, yea
   const straight = (given: HomeFacts) => straightOf(answerer, given, placed.spot, year);
   const room = lightRoomOf(facts, placed);
   const uncurtained = withWindowsOf(facts, room, bare);
-  const shellOf = (given: HomeFacts, opened: (roomId: string) => boolean): HomeFacts => ({ ...given, rooms: given.rooms.map((each) => (opened(each.id) ? { ...each, shellTransmittance: 1 } : each)) });
+  const shellOf = (given: HomeFacts, opened: (roomId: string) => boolean): HomeFacts => ({
+    ...given,
+    rooms: given.rooms.map((each) => (opened(each.id) ? { ...each, shellTransmittance: 1 } : each)),
+  });
   const withoutCabinets = shellOf(uncurtained, (roomId) => roomId !== placed.room.id);
-  const unshaded: HomeFacts = { ...withoutCabinets, blocks: [], plants: [], tiers: uncurtained.tiers.map((tier) => ({ ...tier, board: 'open' as const })) };
-  const unglazed = withWindowsOf(shellOf(unshaded, () => true), room, (window) => ({ ...window, glazingId: OPENING, frameShare: 0, dirtShare: 0, revealM: 0 }));
-  const open: HomeFacts = { ...withWindowsOf(unglazed, room, (window) => ({ ...window, outsideKind: 'open', overhangM: 0 })), obstructions: [] };
+  const unshaded: HomeFacts = {
+    ...withoutCabinets,
+    blocks: [],
+    plants: [],
+    tiers: uncurtained.tiers.map((tier) => ({ ...tier, board: 'open' as const })),
+  };
+  const unglazed = withWindowsOf(
+    shellOf(unshaded, () => true),
+    room,
+    (window) => ({ ...window, glazingId: OPENING, frameShare: 0, dirtShare: 0, revealM: 0 }),
+  );
+  const open: HomeFacts = {
+    ...withWindowsOf(unglazed, room, (window) => ({ ...window, outsideKind: 'open', overhangM: 0 })),
+    obstructions: [],
+  };
   const steps = [open, unglazed, unshaded, uncurtained, facts].map(straight);
   const lost = (i: number) => steps[i]!.map((dli, month0) => Math.max(0, dli - steps[i + 1]![month0]!));
   return { outside: lost(0), glass: lost(1), shade: lost(2), curtain: lost(3), arrives: steps[4]! };

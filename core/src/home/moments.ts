@@ -22,10 +22,17 @@ export interface MomentLight {
 }
 
 /** What windows and sky give together. */
-export const daylightOf = ({ sun, sky, ground, obstruction, reflected }: MomentLight): number => sun + sky + ground + obstruction + reflected;
+export const daylightOf = ({ sun, sky, ground, obstruction, reflected }: MomentLight): number =>
+  sun + sky + ground + obstruction + reflected;
 
 /** The outdoors at an instant of a home's civil day. */
-export function momentOf(facts: HomeFacts, { weather, turbidity }: HomeSky, atMs: number, sky: SkyKind, date: CivilDate): Moment {
+export function momentOf(
+  facts: HomeFacts,
+  { weather, turbidity }: HomeSky,
+  atMs: number,
+  sky: SkyKind,
+  date: CivilDate,
+): Moment {
   return momentAt({ atMs, place: facts.home, timeZone: facts.home.timeZone, date, sky, turbidity, weather });
 }
 
@@ -63,7 +70,10 @@ export function momentLight(question: SpotMoment): MomentLight {
       parts.reflected += (reflected.sun + reflected.sky + reflected.ground + reflected.obstruction) * share;
     }
   }
-  const burning = lamps === 'off' ? [] : lit.lampsAt(scene, place, sky).filter(({ circuit }) => lamps === 'on' || isOn(circuit, moment.month, minute));
+  const burning =
+    lamps === 'off'
+      ? []
+      : lit.lampsAt(scene, place, sky).filter(({ circuit }) => lamps === 'on' || isOn(circuit, moment.month, minute));
   const { eveningFromMinute, eveningToMinute } = place.room.room;
   const roomOn = lamps !== 'off' && minute >= eveningFromMinute && minute < eveningToMinute;
   return {
@@ -73,8 +83,11 @@ export function momentLight(question: SpotMoment): MomentLight {
   };
 }
 
-const isOn = (circuit: { readonly months: readonly number[]; readonly onMinute: number; readonly offMinute: number }, month: number, minute: number) =>
-  circuit.months.includes(month) && minute >= circuit.onMinute && minute < circuit.offMinute;
+const isOn = (
+  circuit: { readonly months: readonly number[]; readonly onMinute: number; readonly offMinute: number },
+  month: number,
+  minute: number,
+) => circuit.months.includes(month) && minute >= circuit.onMinute && minute < circuit.offMinute;
 
 function passageNow({ knowledge, moment, minute, curtains }: SpotMoment, place: LeafPlace, windowId: string): Passage {
   const window = place.room.windows.find((candidate) => candidate.id === windowId)!;
@@ -82,5 +95,9 @@ function passageNow({ knowledge, moment, minute, curtains }: SpotMoment, place: 
   if (curtains === 'as-programmed') return passageAt(programmes, moment.month, minute);
   const always = { months: [moment.month], fromMinute: 0, toMinute: 1440 };
   const glass = knowledge.glazing(window.glazingId)?.scatter ? programmes.slice(0, 1) : [];
-  return passageAt((curtains === 'open' ? glass : programmes).map(({ veil }) => ({ veil, ...always })), moment.month, minute);
+  return passageAt(
+    (curtains === 'open' ? glass : programmes).map(({ veil }) => ({ veil, ...always })),
+    moment.month,
+    minute,
+  );
 }

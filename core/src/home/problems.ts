@@ -16,28 +16,53 @@ export function problemsOf(facts: HomeFacts): Problem[] {
   return [
     ...facts.rooms.flatMap((room) => roomProblems(room, byId)),
     ...facts.windows.flatMap((window) => windowProblems(window, byId)),
-    ...facts.obstructions.flatMap((entry) => (byId.rooms.has(entry.roomId) ? [] : [missing('obstructions', entry.id, 'roomId', 'room')])),
+    ...facts.obstructions.flatMap((entry) =>
+      byId.rooms.has(entry.roomId) ? [] : [missing('obstructions', entry.id, 'roomId', 'room')],
+    ),
     ...facts.blocks.flatMap((block) => blockProblems(block, byId)),
     ...facts.stands.flatMap((stand) => standProblems(stand, byId)),
     ...facts.tiers.flatMap((tier) => tierProblems(tier, byId)),
     ...facts.spots.flatMap((spot) => spotProblems(spot, byId)),
     ...facts.circuits.flatMap((circuit) =>
       circuit.offMinute <= circuit.onMinute
-        ? [{ list: 'circuits' as const, id: circuit.id, field: 'offMinute', message: 'The lamps must go off after they come on, the same day (24:00 at the latest).' }]
+        ? [
+            {
+              list: 'circuits' as const,
+              id: circuit.id,
+              field: 'offMinute',
+              message: 'The lamps must go off after they come on, the same day (24:00 at the latest).',
+            },
+          ]
         : [],
     ),
     ...facts.lamps.flatMap((lamp) => lampProblems(lamp, byId)),
     ...facts.plants.flatMap((plant) =>
       plant.spotId !== null && !byId.spots.has(plant.spotId)
-        ? [{ list: 'plants' as const, id: plant.id, field: 'spotId', message: 'This spot is no longer there. Choose another one.' }]
+        ? [
+            {
+              list: 'plants' as const,
+              id: plant.id,
+              field: 'spotId',
+              message: 'This spot is no longer there. Choose another one.',
+            },
+          ]
         : [],
     ),
     ...facts.air.flatMap((statement) =>
       byId.rooms.has(statement.roomId) ? [] : [missing('air', statement.id, 'roomId', 'room')],
     ),
     ...facts.air.flatMap((statement) =>
-      facts.air.some((other) => other.id < statement.id && other.roomId === statement.roomId && other.month === statement.month)
-        ? [{ list: 'air' as const, id: statement.id, field: 'month', message: 'This month is already stated for this room.' }]
+      facts.air.some(
+        (other) => other.id < statement.id && other.roomId === statement.roomId && other.month === statement.month,
+      )
+        ? [
+            {
+              list: 'air' as const,
+              id: statement.id,
+              field: 'month',
+              message: 'This month is already stated for this room.',
+            },
+          ]
         : [],
     ),
     ...knowledgeProblems(facts),
@@ -65,7 +90,9 @@ function missing(list: FactList, id: string, field: string, what: string): Probl
 function roomProblems(room: Room, { rooms }: Indexes): Problem[] {
   const at = (field: string, message: string): Problem => ({ list: 'rooms', id: room.id, field, message });
   if (room.eveningLux > 0 && room.eveningToMinute <= room.eveningFromMinute) {
-    return [at('eveningToMinute', 'The room’s light must go out after it comes on, the same day (24:00 at the latest).')];
+    return [
+      at('eveningToMinute', 'The room’s light must go out after it comes on, the same day (24:00 at the latest).'),
+    ];
   }
   if (room.insideRoomId === null) return [];
   const outer = rooms.get(room.insideRoomId);
@@ -75,13 +102,25 @@ function roomProblems(room: Room, { rooms }: Indexes): Problem[] {
   }
   const problems: Problem[] = [];
   if (room.insideXM + room.widthM > outer.widthM + SLACK_M) {
-    problems.push(at('insideXM', `It would stick out of ${outer.name}: at most ${metres(Math.max(0, outer.widthM - room.widthM))}.`));
+    problems.push(
+      at(
+        'insideXM',
+        `It would stick out of ${outer.name}: at most ${metres(Math.max(0, outer.widthM - room.widthM))}.`,
+      ),
+    );
   }
   if (room.insideYM + room.depthM > outer.depthM + SLACK_M) {
-    problems.push(at('insideYM', `It would stick out of ${outer.name}: at most ${metres(Math.max(0, outer.depthM - room.depthM))}.`));
+    problems.push(
+      at(
+        'insideYM',
+        `It would stick out of ${outer.name}: at most ${metres(Math.max(0, outer.depthM - room.depthM))}.`,
+      ),
+    );
   }
   if (room.insideZM + room.heightM > outer.heightM + SLACK_M) {
-    problems.push(at('insideZM', `It would stand above the ceiling: at most ${metres(Math.max(0, outer.heightM - room.heightM))}.`));
+    problems.push(
+      at('insideZM', `It would stand above the ceiling: at most ${metres(Math.max(0, outer.heightM - room.heightM))}.`),
+    );
   }
   return problems;
 }
@@ -101,7 +140,12 @@ function windowProblems(window: Window, { rooms }: Indexes): Problem[] {
   if (window.sillM >= room.heightM) {
     problems.push(at('sillM', `Its lower edge would be above the ceiling: less than ${metres(room.heightM)}.`));
   } else if (window.sillM + rise > room.heightM + SLACK_M) {
-    problems.push(at('heightM', `Its upper edge would be ${metres(window.sillM + rise)} up, above the ceiling at ${metres(room.heightM)}.`));
+    problems.push(
+      at(
+        'heightM',
+        `Its upper edge would be ${metres(window.sillM + rise)} up, above the ceiling at ${metres(room.heightM)}.`,
+      ),
+    );
   }
   const depth = sideLength(room, window.side === 'a' || window.side === 'c' ? 'b' : 'a');
   const run = window.heightM * Math.cos((window.slopeDeg * Math.PI) / 180);
@@ -109,10 +153,17 @@ function windowProblems(window: Window, { rooms }: Indexes): Problem[] {
     problems.push(at('insetM', `It would reach beyond the room: at most ${metres(Math.max(0, depth - run))}.`));
   }
   if (window.curtainId !== 'none' && window.curtainToMinute <= window.curtainFromMinute) {
-    problems.push(at('curtainToMinute', 'The curtain must open again after it is shut, the same day (24:00 at the latest).'));
+    problems.push(
+      at('curtainToMinute', 'The curtain must open again after it is shut, the same day (24:00 at the latest).'),
+    );
   }
   if (window.secondCurtainId !== 'none' && window.secondCurtainToMinute <= window.secondCurtainFromMinute) {
-    problems.push(at('secondCurtainToMinute', 'The second curtain must open again after it is shut, the same day (24:00 at the latest).'));
+    problems.push(
+      at(
+        'secondCurtainToMinute',
+        'The second curtain must open again after it is shut, the same day (24:00 at the latest).',
+      ),
+    );
   }
   return problems;
 }
@@ -126,7 +177,16 @@ function blockProblems(block: Block, { rooms }: Indexes): Problem[] {
     ['zM', block.zM, block.heightM, room.heightM],
   ] as const;
   return ways.flatMap(([field, from, size, whole]): Problem[] =>
-    from + size > whole + SLACK_M ? [{ list: 'blocks', id: block.id, field, message: `It would reach out of the room: at most ${metres(Math.max(0, whole - size))} with its size.` }] : [],
+    from + size > whole + SLACK_M
+      ? [
+          {
+            list: 'blocks',
+            id: block.id,
+            field,
+            message: `It would reach out of the room: at most ${metres(Math.max(0, whole - size))} with its size.`,
+          },
+        ]
+      : [],
   );
 }
 
@@ -137,7 +197,8 @@ function standProblems(stand: Stand, { rooms }: Indexes): Problem[] {
   const problems: Problem[] = [];
   const fits = (field: string, sizeField: string, from: number, size: number, whole: number, way: string) => {
     if (size > whole + SLACK_M) problems.push(at(sizeField, `Larger than the room ${way}: at most ${metres(whole)}.`));
-    else if (from + size > whole + SLACK_M) problems.push(at(field, `It would stand through the wall: at most ${metres(whole - size)}.`));
+    else if (from + size > whole + SLACK_M)
+      problems.push(at(field, `It would stand through the wall: at most ${metres(whole - size)}.`));
   };
   fits('xM', 'widthM', stand.xM, stand.widthM, room.widthM, 'along wall A');
   fits('yM', 'depthM', stand.yM, stand.depthM, room.depthM, 'from wall A to C');
@@ -153,7 +214,14 @@ function tierProblems(tier: Tier, byId: Indexes): Problem[] {
   if (!stand) return [missing('tiers', tier.id, 'standId', 'stand')];
   const room = roomOfStand(stand, byId);
   if (room && tier.heightM > room.heightM - 0.05) {
-    return [{ list: 'tiers', id: tier.id, field: 'heightM', message: `No room above it: at most ${metres(room.heightM - 0.05)} under this ceiling.` }];
+    return [
+      {
+        list: 'tiers',
+        id: tier.id,
+        field: 'heightM',
+        message: `No room above it: at most ${metres(room.heightM - 0.05)} under this ceiling.`,
+      },
+    ];
   }
   return [];
 }
@@ -183,16 +251,22 @@ function lampProblems(lamp: Lamp, byId: Indexes): Problem[] {
   const stand = tier && byId.stands.get(tier.standId);
   if (!tier || !stand) return [missing('lamps', lamp.id, 'tierId', 'tier')];
   const problems: Problem[] = [];
-  if (lamp.ratedBy === 'lumens' && lamp.lumens === null) problems.push(at('lumens', 'How many lumens its label tells: from 1 to 400000 lm.'));
-  if (lamp.photometryId !== null && !byId.photometries.has(lamp.photometryId)) problems.push(at('photometryId', 'This file is no longer there. Choose another one.'));
+  if (lamp.ratedBy === 'lumens' && lamp.lumens === null)
+    problems.push(at('lumens', 'How many lumens its label tells: from 1 to 400000 lm.'));
+  if (lamp.photometryId !== null && !byId.photometries.has(lamp.photometryId))
+    problems.push(at('photometryId', 'This file is no longer there. Choose another one.'));
   if (!byId.circuits.has(lamp.circuitId)) problems.push(missing('lamps', lamp.id, 'circuitId', 'circuit'));
   const room = roomOfStand(stand, byId);
   if (room && tier.heightM + lamp.aboveM > room.heightM + SLACK_M) {
     problems.push(at('aboveM', `Above the ceiling: at most ${metres(room.heightM - tier.heightM)} over this tier.`));
   }
-  if (lamp.alongM > stand.widthM + SLACK_M) problems.push(at('alongM', `Outside ${stand.name}: from 0 to ${metres(stand.widthM)}.`));
-  if (lamp.acrossM > stand.depthM + SLACK_M) problems.push(at('acrossM', `Outside ${stand.name}: from 0 to ${metres(stand.depthM)}.`));
-  if ((lamp.form === 'bar' || lamp.form === 'panel') && lamp.photometryId === null && lamp.lengthM <= 0) problems.push(at('lengthM', 'A bar or panel has a length: more than 0.'));
-  if (lamp.form === 'panel' && lamp.photometryId === null && lamp.breadthM <= 0) problems.push(at('breadthM', 'A panel has a breadth: more than 0.'));
+  if (lamp.alongM > stand.widthM + SLACK_M)
+    problems.push(at('alongM', `Outside ${stand.name}: from 0 to ${metres(stand.widthM)}.`));
+  if (lamp.acrossM > stand.depthM + SLACK_M)
+    problems.push(at('acrossM', `Outside ${stand.name}: from 0 to ${metres(stand.depthM)}.`));
+  if ((lamp.form === 'bar' || lamp.form === 'panel') && lamp.photometryId === null && lamp.lengthM <= 0)
+    problems.push(at('lengthM', 'A bar or panel has a length: more than 0.'));
+  if (lamp.form === 'panel' && lamp.photometryId === null && lamp.breadthM <= 0)
+    problems.push(at('breadthM', 'A panel has a breadth: more than 0.'));
   return problems;
 }

@@ -24,7 +24,9 @@ const MONTH_MS = 30.4 * 86_400_000;
  * @param nowMs UTC epoch milliseconds
  */
 export function openQuestions(facts: HomeFacts, knowledge: Knowledge, nowMs: number): OpenQuestion[] {
-  const asked = facts.plants.flatMap((plant) => missingOf(facts, plant, knowledge, nowMs).map((missing) => ({ plantId: plant.id, missing })));
+  const asked = facts.plants.flatMap((plant) =>
+    missingOf(facts, plant, knowledge, nowMs).map((missing) => ({ plantId: plant.id, missing })),
+  );
   return asked.sort((p, q) => ORDER.indexOf(p.missing) - ORDER.indexOf(q.missing));
 }
 
@@ -38,8 +40,10 @@ function missingOf(facts: HomeFacts, plant: Plant, knowledge: Knowledge, nowMs: 
   if (plant.taxonId.startsWith(GROUP_PREFIX)) missing.push('name');
   else if (known && known.taxon.hazard.people === 'unknown') missing.push('hazard');
   if (plant.spotId === null) missing.push('spot');
-  if (plant.stage === 'just-arrived' && (arrived === null || arrived > SETTLED_AFTER_WEEKS * WEEK_MS)) missing.push('settled');
-  if (plant.growthState !== 'by-season' && (seen === null || seen > SEEN_RULES_MONTHS * MONTH_MS)) missing.push('state');
+  if (plant.stage === 'just-arrived' && (arrived === null || arrived > SETTLED_AFTER_WEEKS * WEEK_MS))
+    missing.push('settled');
+  if (plant.growthState !== 'by-season' && (seen === null || seen > SEEN_RULES_MONTHS * MONTH_MS))
+    missing.push('state');
   if (plant.potCm === null && !plant.traits.includes('mounted')) missing.push('pot');
   if (plant.heightCm === null) missing.push('height');
   return missing;

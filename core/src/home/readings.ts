@@ -72,14 +72,35 @@ export function comparedReadings(question: ReadingQuestion): ComparedReading[] {
 }
 
 /** One reading against the model. */
-function compareReading({ lit, knowledge, scene, sky }: ReadingQuestion, reading: Reading, place: LeafPlace): ComparedReading {
+function compareReading(
+  { lit, knowledge, scene, sky }: ReadingQuestion,
+  reading: Reading,
+  place: LeafPlace,
+): ComparedReading {
   const { home } = scene.facts;
   const dayStartMs = startOfCivilDay(civilDateOf(reading.atMs, home.timeZone), home.timeZone);
   const minute = Math.floor((reading.atMs - dayStartMs) / MINUTE_MS);
   const kind = reading.sky === 'clear' ? 'clear' : reading.sky === 'overcast' ? 'overcast' : 'typical';
-  const outdoors = momentAt({ atMs: reading.atMs, place: home, timeZone: home.timeZone, sky: kind, turbidity: sky.turbidity, weather: sky.weather });
+  const outdoors = momentAt({
+    atMs: reading.atMs,
+    place: home,
+    timeZone: home.timeZone,
+    sky: kind,
+    turbidity: sky.turbidity,
+    weather: sky.weather,
+  });
   const moment = reading.sky === 'dark' ? { ...outdoors, dni: 0, dhi: 0 } : outdoors;
-  const computed = momentLight({ lit, knowledge, scene, place, sky, moment, minute, curtains: reading.curtains, lamps: reading.lamps });
+  const computed = momentLight({
+    lit,
+    knowledge,
+    scene,
+    place,
+    sky,
+    moment,
+    minute,
+    curtains: reading.curtains,
+    lamps: reading.lamps,
+  });
   const lampFactor = lampLux(place);
   if (reading.sky === 'dark') {
     const luxDoubt = reading.unit === 'ppfd' ? 0 : lampFactor.doubt;
@@ -100,9 +121,21 @@ function compareReading({ lit, knowledge, scene, sky }: ReadingQuestion, reading
     const global = (moment.dhi + moment.dni * Math.max(0, Math.sin(moment.sunElevationDeg * RADIANS))) * PPFD_PER_WATT;
     const outdoorPpfd = ppfdOfReading(reading.outdoorValue, reading.unit, LUX_PER_PPFD.daylight);
     const computedPpfd = global > 0 ? (daylight * outdoorPpfd) / global : 0;
-    return { reading, of: 'daylight', measuredPpfd: measured, computedPpfd, doubt: Math.hypot(METER_DOUBT, OUTDOOR_PAIR_DOUBT) };
+    return {
+      reading,
+      of: 'daylight',
+      measuredPpfd: measured,
+      computedPpfd,
+      doubt: Math.hypot(METER_DOUBT, OUTDOOR_PAIR_DOUBT),
+    };
   }
-  return { reading, of: 'daylight', measuredPpfd: measured, computedPpfd: daylight, doubt: Math.hypot(METER_DOUBT, luxDoubt, SKY_DOUBT[reading.sky]) };
+  return {
+    reading,
+    of: 'daylight',
+    measuredPpfd: measured,
+    computedPpfd: daylight,
+    doubt: Math.hypot(METER_DOUBT, luxDoubt, SKY_DOUBT[reading.sky]),
+  };
 }
 
 /** What a lux meter shows for each umol of the lamps over a place, and how far that is to be doubted. */
@@ -110,7 +143,10 @@ function lampLux(place: LeafPlace): { luxPerPpfd: number; doubt: number } {
   const spectra = [...new Set(place.room.lamps.map(({ lamp }) => lamp.spectrum))];
   if (spectra.length === 0) return { luxPerPpfd: LUX_PER_PPFD['white-neutral'], doubt: LUX_DOUBT };
   const mean = spectra.reduce((sum, spectrum) => sum + lumensPerUmol(spectrum), 0) / spectra.length;
-  return { luxPerPpfd: mean, doubt: spectra.includes('red-blue') ? RED_BLUE_LUX_DOUBT : spectra.length > 1 ? 0.15 : LUX_DOUBT };
+  return {
+    luxPerPpfd: mean,
+    doubt: spectra.includes('red-blue') ? RED_BLUE_LUX_DOUBT : spectra.length > 1 ? 0.15 : LUX_DOUBT,
+  };
 }
 
 /** How far a reading counts at a spot of the same stand: less than half at best, and less the farther away. */
@@ -118,17 +154,29 @@ const NEIGHBOUR_SHARE = 0.4;
 const NEIGHBOUR_REACH_M = 0.6;
 
 /** What readings correct at a spot. */
-export function correctionAt(spot: PlacedSpot, compared: readonly ComparedReading[], placed: ReadonlyMap<string, PlacedSpot>): SpotCorrection | null {
+export function correctionAt(
+  spot: PlacedSpot,
+  compared: readonly ComparedReading[],
+  placed: ReadonlyMap<string, PlacedSpot>,
+): SpotCorrection | null {
   const near = compared.flatMap((entry): (Compared & { readonly of: ComparedReading['of'] })[] => {
     const there = placed.get(entry.reading.spotId);
     if (!there || there.standId !== spot.standId) return [];
     const away = Math.hypot(there.leaf.x - spot.leaf.x, there.leaf.y - spot.leaf.y, there.leaf.z - spot.leaf.z);
     const nearness = there.spot.id === spot.spot.id ? 1 : NEIGHBOUR_SHARE * Math.exp(-away / NEIGHBOUR_REACH_M);
-    return [{ readingId: entry.reading.id, ratio: entry.measuredPpfd / entry.computedPpfd, doubt: entry.doubt, nearness, of: entry.of }];
+    return [
+      {
+        readingId: entry.reading.id,
+        ratio: entry.measuredPpfd / entry.computedPpfd,
+        doubt: entry.doubt,
+        nearness,
+        of: entry.of,
+      },
+    ];
   });
-  const of = (kind: ComparedReading['of']) => correctionOf(near.filter((entry) => entry.of === kind).map(({ of: _of, ...rest }) => rest));
+  const of = (kind: ComparedReading['of']) =>
+    correctionOf(near.filter((entry) => entry.of === kind).map(({ of: _of, ...rest }) => rest));
   const daylight = of('daylight');
   const lamps = of('lamps');
   return daylight || lamps ? { daylight, lamps } : null;
 }
-

@@ -30,7 +30,13 @@ export interface RoomDay {
 }
 
 /** A room through the day of a date, under a stated sky. */
-export function roomDay(answerer: Answerer, facts: HomeFacts, roomId: string, date: CivilDate, skyKind: SkyKind): RoomDay | null {
+export function roomDay(
+  answerer: Answerer,
+  facts: HomeFacts,
+  roomId: string,
+  date: CivilDate,
+  skyKind: SkyKind,
+): RoomDay | null {
   const scene = sceneOf(facts, answerer.knowledge);
   const room = scene.rooms.get(roomId);
   if (!room) return null;
@@ -39,10 +45,22 @@ export function roomDay(answerer: Answerer, facts: HomeFacts, roomId: string, da
   const cells = columns * rows;
   const ppfd = new Float32Array(DAY_FRAMES * cells);
   const startMs = startOfCivilDay(date, facts.home.timeZone);
-  const moments = Array.from({ length: DAY_FRAMES }, (_, frame) => momentOf(facts, sky, startMs + (frame + 0.5) * FRAME_MINUTES * MINUTE_MS, skyKind, date));
+  const moments = Array.from({ length: DAY_FRAMES }, (_, frame) =>
+    momentOf(facts, sky, startMs + (frame + 0.5) * FRAME_MINUTES * MINUTE_MS, skyKind, date),
+  );
   const at = (place: LeafPlace, frame: number, onDaylight = 1, onLamps = 1) => {
     const minute = Math.floor((frame + 0.5) * FRAME_MINUTES);
-    const light = momentLight({ lit: answerer.lit, knowledge: answerer.knowledge, scene, place, sky, moment: moments[frame]!, minute, curtains: 'as-programmed', lamps: 'as-programmed' });
+    const light = momentLight({
+      lit: answerer.lit,
+      knowledge: answerer.knowledge,
+      scene,
+      place,
+      sky,
+      moment: moments[frame]!,
+      minute,
+      curtains: 'as-programmed',
+      lamps: 'as-programmed',
+    });
     return daylightOf(light) * onDaylight + light.lamps * onLamps + light.roomLight;
   };
   for (let row = 0; row < rows; row++) {
@@ -57,7 +75,12 @@ export function roomDay(answerer: Answerer, facts: HomeFacts, roomId: string, da
     .map((placed) => {
       const place = leafPlaceOf(scene, placed);
       const correction = answerer.correctionOf(facts, placed.spot.id, date.year);
-      return { spotId: placed.spot.id, ppfd: Float32Array.from({ length: DAY_FRAMES }, (_, frame) => at(place, frame, correction?.daylight?.factor, correction?.lamps?.factor)) };
+      return {
+        spotId: placed.spot.id,
+        ppfd: Float32Array.from({ length: DAY_FRAMES }, (_, frame) =>
+          at(place, frame, correction?.daylight?.factor, correction?.lamps?.factor),
+        ),
+      };
     });
   const middle: LeafPlace = { room, leaf: vec(room.room.widthM / 2, room.room.depthM / 2, heightM), neighbours: [] };
   const { windows } = answerer.lit.windowsAt(scene, middle);
@@ -69,5 +92,14 @@ export function roomDay(answerer: Answerer, facts: HomeFacts, roomId: string, da
       .map(({ pane }) => sunOnPlan(pane, room.room, toSun, 0).map(({ x, y }) => ({ x, y })))
       .filter((outline) => outline.length > 0);
   });
-  return { columns, rows, heightM, ppfd, spots, patches, sunElevationDeg: moments.map((m) => m.sunElevationDeg), sunAzimuthDeg: moments.map((m) => m.sunAzimuthDeg) };
+  return {
+    columns,
+    rows,
+    heightM,
+    ppfd,
+    spots,
+    patches,
+    sunElevationDeg: moments.map((m) => m.sunElevationDeg),
+    sunAzimuthDeg: moments.map((m) => m.sunAzimuthDeg),
+  };
 }

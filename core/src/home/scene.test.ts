@@ -20,16 +20,41 @@ describe('a room put in order', () => {
   it.each([
     ['a wider pane', { windows: [{ ...window, widthM: 1.9 }] }],
     ['a deeper reveal', { windows: [{ ...window, revealM: 0.2 }] }],
-    ['a tree outside', { obstructions: [{ id: 't', roomId: 'r', name: 'Lime', kind: 'deciduous' as const, fromBearing: 170, toBearing: 190, heightDeg: 20, reflectance: 0.1, leafMonths: [6] }] }],
+    [
+      'a tree outside',
+      {
+        obstructions: [
+          {
+            id: 't',
+            roomId: 'r',
+            name: 'Lime',
+            kind: 'deciduous' as const,
+            fromBearing: 170,
+            toBearing: 190,
+            heightDeg: 20,
+            reflectance: 0.1,
+            leafMonths: [6],
+          },
+        ],
+      },
+    ],
     ['snow', { home: { ...smallHome.home, snowMonths: [1] } }],
     ['a darker wall', { rooms: smallHome.rooms.map((room) => ({ ...room, wallReflectance: 0.2 })) }],
-  ])('tells %s from what was', (_name, given) => expect(scene({ ...smallHome, ...given }).geometryKey).not.toBe(before.geometryKey));
+  ])('tells %s from what was', (_name, given) =>
+    expect(scene({ ...smallHome, ...given }).geometryKey).not.toBe(before.geometryKey),
+  );
 
   it('tells a cupboard by its solids and a lamp by its place', () => {
-    const cupboard = scene({ ...smallHome, blocks: [{ id: 'k', roomId: 'r', name: 'Cupboard', xM: 3, yM: 3, zM: 0, widthM: 0.5, depthM: 0.5, heightM: 2 }] });
+    const cupboard = scene({
+      ...smallHome,
+      blocks: [{ id: 'k', roomId: 'r', name: 'Cupboard', xM: 3, yM: 3, zM: 0, widthM: 0.5, depthM: 0.5, heightM: 2 }],
+    });
     expect(cupboard.geometryKey).toBe(before.geometryKey);
     expect(cupboard.solidsKey).not.toBe(before.solidsKey);
-    const moved = scene({ ...smallHome, stands: smallHome.stands.map((stand) => (stand.id === 'shelf' ? { ...stand, xM: 0.5 } : stand)) });
+    const moved = scene({
+      ...smallHome,
+      stands: smallHome.stands.map((stand) => (stand.id === 'shelf' ? { ...stand, xM: 0.5 } : stand)),
+    });
     expect(moved.lampsKey).not.toBe(before.lampsKey);
     expect(lampPpfd(moved.lamps[0]!, before.lamps[0]!.centre, [])).toBe(0);
   });
@@ -43,13 +68,36 @@ describe('a room put in order', () => {
 
 describe('what hangs at a window', () => {
   it('is both curtains, each with its own months and hours', () => {
-    const both = programmesOf({ ...window, curtainId: 'sheer', secondCurtainId: 'blackout', secondCurtainMonths: [7], secondCurtainFromMinute: 720, secondCurtainToMinute: 900 }, smallKnowledge);
-    expect(both.map(({ veil, months }) => [veil.transmittance, months.length])).toEqual([[0.5, 12], [0, 1]]);
+    const both = programmesOf(
+      {
+        ...window,
+        curtainId: 'sheer',
+        secondCurtainId: 'blackout',
+        secondCurtainMonths: [7],
+        secondCurtainFromMinute: 720,
+        secondCurtainToMinute: 900,
+      },
+      smallKnowledge,
+    );
+    expect(both.map(({ veil, months }) => [veil.transmittance, months.length])).toEqual([
+      [0.5, 12],
+      [0, 1],
+    ]);
     expect(both[1]).toMatchObject({ fromMinute: 720, toMinute: 900 });
   });
 
   it('begins with the glass itself where that scatters', () => {
-    const frosted = { ...smallKnowledge, glazing: () => ({ panes: 1 as const, normalTransmittance: 0.7, scatter: 0.8 }) };
-    expect(programmesOf(window, frosted)).toEqual([{ veil: { transmittance: 1, scatter: 0.8 }, months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12], fromMinute: 0, toMinute: 1440 }]);
+    const frosted = {
+      ...smallKnowledge,
+      glazing: () => ({ panes: 1 as const, normalTransmittance: 0.7, scatter: 0.8 }),
+    };
+    expect(programmesOf(window, frosted)).toEqual([
+      {
+        veil: { transmittance: 1, scatter: 0.8 },
+        months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
+        fromMinute: 0,
+        toMinute: 1440,
+      },
+    ]);
   });
 });

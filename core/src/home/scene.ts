@@ -35,18 +35,34 @@ export interface Scene {
 export function programmesOf(window: Window, knowledge: Knowledge): CurtainProgramme[] {
   const programmes: CurtainProgramme[] = [];
   const scatter = knowledge.glazing(window.glazingId)?.scatter ?? 0;
-  if (scatter > 0) programmes.push({ veil: { transmittance: 1, scatter }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
+  if (scatter > 0)
+    programmes.push({ veil: { transmittance: 1, scatter }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
   const first = knowledge.curtain(window.curtainId);
-  if (first) programmes.push({ veil: first, months: window.curtainMonths, fromMinute: window.curtainFromMinute, toMinute: window.curtainToMinute });
+  if (first)
+    programmes.push({
+      veil: first,
+      months: window.curtainMonths,
+      fromMinute: window.curtainFromMinute,
+      toMinute: window.curtainToMinute,
+    });
   const second = knowledge.curtain(window.secondCurtainId);
-  if (second) programmes.push({ veil: second, months: window.secondCurtainMonths, fromMinute: window.secondCurtainFromMinute, toMinute: window.secondCurtainToMinute });
+  if (second)
+    programmes.push({
+      veil: second,
+      months: window.secondCurtainMonths,
+      fromMinute: window.secondCurtainFromMinute,
+      toMinute: window.secondCurtainToMinute,
+    });
   return programmes;
 }
 
 const passageYears = new Map<string, PassageYear>();
 
 /** Curtains are few and asked for at every answer: their years are remembered. */
-function rememberedPassage(programmes: readonly CurtainProgramme[]): { readonly key: string; readonly year: PassageYear } {
+function rememberedPassage(programmes: readonly CurtainProgramme[]): {
+  readonly key: string;
+  readonly year: PassageYear;
+} {
   if (programmes.length === 0) return { key: '', year: OPEN_YEAR };
   const key = JSON.stringify(programmes);
   let year = passageYears.get(key);
@@ -84,7 +100,9 @@ export function sceneOf(facts: HomeFacts, knowledge: Knowledge): Scene {
       passages,
       geometryKey: geometryKeyOf(room, windows, obstructions, facts.home.snowMonths),
       solidsKey: JSON.stringify(solids),
-      lampsKey: JSON.stringify(ownLamps.map(({ lamp, centre, photometry }) => [lamp, centre, photometry?.candela.length])),
+      lampsKey: JSON.stringify(
+        ownLamps.map(({ lamp, centre, photometry }) => [lamp, centre, photometry?.candela.length]),
+      ),
       passagesKey: passageKeys.join('|'),
     });
   }
@@ -99,12 +117,45 @@ export function sceneOf(facts: HomeFacts, knowledge: Knowledge): Scene {
 }
 
 /** Curtains, names and air are left out: they act on the product, not on the geometry. */
-function geometryKeyOf(room: Room, windows: readonly Window[], obstructions: readonly Obstruction[], snowMonths: readonly number[]): string {
+function geometryKeyOf(
+  room: Room,
+  windows: readonly Window[],
+  obstructions: readonly Obstruction[],
+  snowMonths: readonly number[],
+): string {
   const { id, widthM, depthM, heightM, wallABearing, floorReflectance, wallReflectance, ceilingReflectance } = room;
   const openings = windows.map((w) => [
-    w.id, w.side, w.offsetM, w.insetM, w.sillM, w.widthM, w.heightM, w.slopeDeg, w.glazingId, w.frameShare, w.dirtShare,
-    w.outsideKind, w.outsideDeg, w.outsideReflectance, w.groundReflectance, w.revealM, w.overhangM, w.overhangAboveM,
+    w.id,
+    w.side,
+    w.offsetM,
+    w.insetM,
+    w.sillM,
+    w.widthM,
+    w.heightM,
+    w.slopeDeg,
+    w.glazingId,
+    w.frameShare,
+    w.dirtShare,
+    w.outsideKind,
+    w.outsideDeg,
+    w.outsideReflectance,
+    w.groundReflectance,
+    w.revealM,
+    w.overhangM,
+    w.overhangAboveM,
   ]);
-  const outside = obstructions.map((o) => [o.kind, o.fromBearing, o.toBearing, o.heightDeg, o.reflectance, o.leafMonths]);
-  return JSON.stringify([[id, widthM, depthM, heightM, wallABearing, floorReflectance, wallReflectance, ceilingReflectance], openings, outside, windows.length > 0 ? snowMonths : []]);
+  const outside = obstructions.map((o) => [
+    o.kind,
+    o.fromBearing,
+    o.toBearing,
+    o.heightDeg,
+    o.reflectance,
+    o.leafMonths,
+  ]);
+  return JSON.stringify([
+    [id, widthM, depthM, heightM, wallABearing, floorReflectance, wallReflectance, ceilingReflectance],
+    openings,
+    outside,
+    windows.length > 0 ? snowMonths : [],
+  ]);
 }

@@ -75,7 +75,11 @@ export function tierField(answerer: Answerer, facts: HomeFacts, tierId: string, 
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const height = Math.min(tier.heightM + LEAF_HEIGHT_M, room.room.heightM - 0.02);
-      const leaf = vec(stand.xM + ((column + 0.5) / columns) * stand.widthM, stand.yM + ((row + 0.5) / rows) * stand.depthM, height);
+      const leaf = vec(
+        stand.xM + ((column + 0.5) / columns) * stand.widthM,
+        stand.yM + ((row + 0.5) / rows) * stand.depthM,
+        height,
+      );
       const place = { room, leaf, neighbours: [] };
       for (const lamp of answerer.lit.lampsAt(scene, place, sky)) {
         ppfd[row * columns + column]! += lamp.ppfd;
@@ -89,7 +93,11 @@ export function tierField(answerer: Answerer, facts: HomeFacts, tierId: string, 
   const mean = sum / ppfd.length;
   const least = Math.min(...ppfd);
   return {
-    columns, rows, ppfd, least, mean,
+    columns,
+    rows,
+    ppfd,
+    least,
+    mean,
     most: Math.max(...ppfd),
     uniformity: mean > 0 ? least / mean : 0,
     reflectedShare: sum > 0 ? reflected / sum : 0,
@@ -101,7 +109,13 @@ export function tierField(answerer: Answerer, facts: HomeFacts, tierId: string, 
  * Heights at which the lamps of a tier may hang, each with the hours that bring the wanted DLI, from low to high. The
  * best passes no peak, burns no longer than a plant's day and takes the fewest hours.
  */
-export function lampPlan(answerer: Answerer, facts: HomeFacts, tierId: string, wish: LampWish, year: number): LampPlan | null {
+export function lampPlan(
+  answerer: Answerer,
+  facts: HomeFacts,
+  tierId: string,
+  wish: LampWish,
+  year: number,
+): LampPlan | null {
   const tier = facts.tiers.find((candidate) => candidate.id === tierId);
   const lamps = facts.lamps.filter((lamp) => lamp.tierId === tierId);
   if (!tier || lamps.length === 0) return null;
@@ -112,7 +126,8 @@ export function lampPlan(answerer: Answerer, facts: HomeFacts, tierId: string, w
     const { least, mean, most, uniformity, daylightDli } = tierField(answerer, moved, tierId, year)!;
     const missing = Math.max(0, wish.wantedDli - daylightDli[wish.month - 1]!);
     const hours = mean > 0 ? missing / (mean * MOL_PER_UMOL_HOUR) : missing > 0 ? Infinity : 0;
-    const refusal = most > wish.peakPpfd ? ('too-bright' as const) : hours > LONGEST_LAMP_DAY_H ? ('too-long' as const) : null;
+    const refusal =
+      most > wish.peakPpfd ? ('too-bright' as const) : hours > LONGEST_LAMP_DAY_H ? ('too-long' as const) : null;
     return { aboveM, least, mean, most, uniformity, hours, refusal };
   });
   const good = heights.map((height, i) => ({ height, i })).filter(({ height }) => height.refusal === null);
@@ -125,7 +140,9 @@ function highestLamp(facts: HomeFacts, tierId: string, lamps: readonly Lamp[]): 
   const tier = facts.tiers.find((candidate) => candidate.id === tierId)!;
   const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
-  const above = facts.tiers.filter((other) => other.standId === stand.id && other.heightM > tier.heightM).map((other) => other.heightM - tier.heightM - 0.03);
+  const above = facts.tiers
+    .filter((other) => other.standId === stand.id && other.heightM > tier.heightM)
+    .map((other) => other.heightM - tier.heightM - 0.03);
   const free = Math.min(room.heightM - tier.heightM - 0.02, ...above);
   return Math.max(LOWEST_LAMP_M + 0.05, Math.min(free, Math.max(1.5, ...lamps.map((lamp) => lamp.aboveM))));
 }

@@ -13,11 +13,25 @@ import { lampPlan, lampPower, tierField } from './tier-light';
 
 const YEAR = 2026;
 const answerer = new Answerer(smallKnowledge);
-const at = (spotId: string, facts: HomeFacts = smallHome) => answerer.answer(facts, YEAR).spots.find((spot) => spot.spotId === spotId)!;
-const dli = (spotId: string, month: number, facts: HomeFacts = smallHome) => at(spotId, facts).conditions[month - 1]!.dli;
+const at = (spotId: string, facts: HomeFacts = smallHome) =>
+  answerer.answer(facts, YEAR).spots.find((spot) => spot.spotId === spotId)!;
+const dli = (spotId: string, month: number, facts: HomeFacts = smallHome) =>
+  at(spotId, facts).conditions[month - 1]!.dli;
 
 const reading = (given: Partial<Reading>): Reading => ({
-  id: 'm', homeId: 'h', spotId: 'bright', atMs: Date.UTC(2026, 5, 21, 11), value: 100, unit: 'ppfd', sky: 'clear', outdoorValue: null, curtains: 'open', lamps: 'off', note: '', withdrawnOn: null, ...given,
+  id: 'm',
+  homeId: 'h',
+  spotId: 'bright',
+  atMs: Date.UTC(2026, 5, 21, 11),
+  value: 100,
+  unit: 'ppfd',
+  sky: 'clear',
+  outdoorValue: null,
+  curtains: 'open',
+  lamps: 'off',
+  note: '',
+  withdrawnOn: null,
+  ...given,
 });
 const withReadings = (...readings: Reading[]): HomeFacts => ({ ...smallHome, readings });
 
@@ -36,7 +50,11 @@ describe('a reading', () => {
   });
 
   it('corrects a neighbour on the same stand with less weight', () => {
-    const home: HomeFacts = { ...smallHome, spots: [...smallHome.spots, { ...smallHome.spots[0]!, id: 'beside', alongM: 1.3 }], readings: [reading({ value: computed * 2 })] };
+    const home: HomeFacts = {
+      ...smallHome,
+      spots: [...smallHome.spots, { ...smallHome.spots[0]!, id: 'beside', alongM: 1.3 }],
+      readings: [reading({ value: computed * 2 })],
+    };
     const own = at('bright', home).correction!.daylight!.factor;
     const beside = at('beside', home).correction!.daylight!.factor;
     expect(beside).toBeGreaterThan(1.02);
@@ -45,15 +63,27 @@ describe('a reading', () => {
 
   it('says the same in lux and foot-candles', () => {
     const ppfd = compareReading(answerer, smallHome, reading({ value: 100 }), YEAR)!.measuredPpfd;
-    expect(compareReading(answerer, smallHome, reading({ value: 5550, unit: 'lux' }), YEAR)!.measuredPpfd).toBeCloseTo(ppfd, 6);
-    expect(compareReading(answerer, smallHome, reading({ value: 5550 / 10.764, unit: 'fc' }), YEAR)!.measuredPpfd).toBeCloseTo(ppfd, 6);
+    expect(compareReading(answerer, smallHome, reading({ value: 5550, unit: 'lux' }), YEAR)!.measuredPpfd).toBeCloseTo(
+      ppfd,
+      6,
+    );
+    expect(
+      compareReading(answerer, smallHome, reading({ value: 5550 / 10.764, unit: 'fc' }), YEAR)!.measuredPpfd,
+    ).toBeCloseTo(ppfd, 6);
   });
 
   it('beside one outdoors no longer depends on the cloud', () => {
     const pair = compareReading(answerer, smallHome, reading({ sky: 'overcast', value: 60, outdoorValue: 400 }), YEAR)!;
-    const darker = compareReading(answerer, smallHome, reading({ sky: 'overcast', value: 30, outdoorValue: 200 }), YEAR)!;
+    const darker = compareReading(
+      answerer,
+      smallHome,
+      reading({ sky: 'overcast', value: 30, outdoorValue: 200 }),
+      YEAR,
+    )!;
     expect(pair.measuredPpfd / pair.computedPpfd).toBeCloseTo(darker.measuredPpfd / darker.computedPpfd, 9);
-    expect(pair.doubt).toBeLessThan(compareReading(answerer, smallHome, reading({ sky: 'overcast', value: 60 }), YEAR)!.doubt);
+    expect(pair.doubt).toBeLessThan(
+      compareReading(answerer, smallHome, reading({ sky: 'overcast', value: 60 }), YEAR)!.doubt,
+    );
   });
 
   it('in the dark corrects lamps and leaves daylight alone', () => {
@@ -71,7 +101,10 @@ describe('a reading', () => {
   it('taken with open curtains is not held against curtains that were hung since', () => {
     const home = withReadings(reading({ value: computed * 1.2 }));
     const shut: HomeFacts = { ...home, windows: home.windows.map((window) => ({ ...window, curtainId: 'blackout' })) };
-    expect(at('bright', shut).correction!.daylight!.factor).toBeCloseTo(at('bright', home).correction!.daylight!.factor, 9);
+    expect(at('bright', shut).correction!.daylight!.factor).toBeCloseTo(
+      at('bright', home).correction!.daylight!.factor,
+      9,
+    );
   });
 
   it('withdrawn corrects nothing and stays in the record', () => {
@@ -90,7 +123,11 @@ describe('a reflecting cabinet', () => {
   it('raises the light of a lamp in it, the brighter its walls the more', () => {
     const boxed = (wallReflectance: number): HomeFacts => ({
       ...smallHome,
-      rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, wallReflectance, floorReflectance: wallReflectance, ceilingReflectance: wallReflectance } : room)),
+      rooms: smallHome.rooms.map((room) =>
+        room.id === 'box'
+          ? { ...room, wallReflectance, floorReflectance: wallReflectance, ceilingReflectance: wallReflectance }
+          : room,
+      ),
       lamps: [{ ...smallHome.lamps[0]!, tierId: 'box-1', lengthM: 0.4, alongM: 0.3, acrossM: 0.2, aboveM: 0.5 }],
     });
     const lampDli = (reflectance: number) => at('boxed', boxed(reflectance)).conditions[0]!.shares.lamps.l!;
@@ -117,7 +154,14 @@ describe('a tall neighbour', () => {
 });
 
 describe('a cabinet in the room', () => {
-  const shell = (shellTransmittance: number, given: object = {}): HomeFacts => ({ ...smallHome, rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance, insideXM: 0.2, insideYM: 2, insideZM: 0, heightM: 2, widthM: 0.9, ...given } : room)) });
+  const shell = (shellTransmittance: number, given: object = {}): HomeFacts => ({
+    ...smallHome,
+    rooms: smallHome.rooms.map((room) =>
+      room.id === 'box'
+        ? { ...room, shellTransmittance, insideXM: 0.2, insideYM: 2, insideZM: 0, heightM: 2, widthM: 0.9, ...given }
+        : room,
+    ),
+  });
   const dimmest = (facts: HomeFacts) => dli('dim', 6, { ...facts, lamps: [] });
 
   it('dims what stands behind it, a wooden one more than a glazed one', () => {
@@ -132,7 +176,15 @@ describe('a cabinet in the room', () => {
 
 describe('the room’s own light', () => {
   it('lengthens the day of what stands in it and counts in its light', () => {
-    const lit: HomeFacts = { ...smallHome, rooms: smallHome.rooms.map((room) => ({ ...room, eveningLux: 136, eveningFromMinute: 1080, eveningToMinute: 1380 })) };
+    const lit: HomeFacts = {
+      ...smallHome,
+      rooms: smallHome.rooms.map((room) => ({
+        ...room,
+        eveningLux: 136,
+        eveningFromMinute: 1080,
+        eveningToMinute: 1380,
+      })),
+    };
     const before = at('bright').conditions[11]!;
     const after = at('bright', lit).conditions[11]!;
     expect(after.dayH).toBeGreaterThan(before.dayH + 3);
@@ -148,8 +200,22 @@ describe('the room’s own light', () => {
 
 describe('an imported year of weather', () => {
   it('takes the climate family’s place', () => {
-    const hours = packHours(Array.from({ length: 8760 }, (_, i) => (i % 24 >= 9 && i % 24 < 16 ? { global: 60, dni: 0, dhi: 60 } : { global: 0, dni: 0, dhi: 0 })));
-    const weather: WeatherFile = { id: 'x', homeId: 'h', name: 'Always grey', latitude: 52, longitude: 0, elevationM: 0, utcOffsetH: 0, years: '2020', hours };
+    const hours = packHours(
+      Array.from({ length: 8760 }, (_, i) =>
+        i % 24 >= 9 && i % 24 < 16 ? { global: 60, dni: 0, dhi: 60 } : { global: 0, dni: 0, dhi: 0 },
+      ),
+    );
+    const weather: WeatherFile = {
+      id: 'x',
+      homeId: 'h',
+      name: 'Always grey',
+      latitude: 52,
+      longitude: 0,
+      elevationM: 0,
+      utcOffsetH: 0,
+      years: '2020',
+      hours,
+    };
     const grey = at('bright', { ...smallHome, weathers: [weather] }).conditions[5]!;
     expect(grey.shares.sun).toBe(0);
     expect(grey.dli).toBeLessThan(dli('bright', 6) * 0.5);
@@ -159,14 +225,18 @@ describe('an imported year of weather', () => {
 
 describe('a room through a day', () => {
   const day = roomDay(answerer, smallHome, 'r', { year: YEAR, month: 3, day: 21 }, 'clear')!;
-  const sum = (frame: number) => day.ppfd.subarray(frame * day.columns * day.rows, (frame + 1) * day.columns * day.rows).reduce((all, value) => all + value, 0);
+  const sum = (frame: number) =>
+    day.ppfd
+      .subarray(frame * day.columns * day.rows, (frame + 1) * day.columns * day.rows)
+      .reduce((all, value) => all + value, 0);
 
   it('is brightest by day, dark at midnight but for lamps, with the sun’s patch only while it shines in', () => {
     expect(day.patches).toHaveLength(DAY_FRAMES);
     expect(sum(48)).toBeGreaterThan(sum(2) * 20);
     expect(day.patches[48]!.length).toBe(1);
     expect(day.patches[2]).toEqual([]);
-    for (const outline of day.patches.flat()) for (const { x, y } of outline) expect(x >= -1e-9 && x <= 4 + 1e-9 && y >= -1e-9 && y <= 4 + 1e-9).toBe(true);
+    for (const outline of day.patches.flat())
+      for (const { x, y } of outline) expect(x >= -1e-9 && x <= 4 + 1e-9 && y >= -1e-9 && y <= 4 + 1e-9).toBe(true);
   });
 
   it('has no patch under an overcast sky', () => {
@@ -183,7 +253,10 @@ describe('a light year', () => {
     const perMonth = Array.from({ length: 12 }, (_, month0) => {
       const from = year.monthStarts[month0]!;
       const to = year.monthStarts[month0 + 1] ?? year.days;
-      return (year.ppfd.subarray(from * YEAR_ROWS, to * YEAR_ROWS).reduce((sum, value) => sum + value, 0) * 1800e-6) / (to - from);
+      return (
+        (year.ppfd.subarray(from * YEAR_ROWS, to * YEAR_ROWS).reduce((sum, value) => sum + value, 0) * 1800e-6) /
+        (to - from)
+      );
     });
     perMonth.forEach((mean, month0) => expect(Math.abs(mean / dli('dim', month0 + 1) - 1)).toBeLessThan(0.06));
   });
@@ -215,12 +288,37 @@ describe('places side by side', () => {
 
 describe('what is lost on the way', () => {
   it('adds up, and each loss is where its cause is', () => {
-    const clouded: HomeFacts = { ...smallHome, windows: smallHome.windows.map((window) => ({ ...window, curtainId: 'sheer', outsideKind: 'ring', outsideDeg: 15 })) };
+    const clouded: HomeFacts = {
+      ...smallHome,
+      windows: smallHome.windows.map((window) => ({
+        ...window,
+        curtainId: 'sheer',
+        outsideKind: 'ring',
+        outsideDeg: 15,
+      })),
+    };
     const lost = losses(answerer, clouded, 'dim', YEAR)!;
     for (const part of [lost.outside, lost.glass, lost.curtain]) expect(part[5]!).toBeGreaterThan(0);
     const clear = smallHome.rooms.map((room) => ({ ...room, shellTransmittance: 1 }));
-    expect(losses(answerer, { ...smallHome, plants: [], tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })) }, 'dim', YEAR)!.shade[5]!).toBeGreaterThan(0);
-    const plain = losses(answerer, { ...smallHome, rooms: clear, tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })), plants: [] }, 'dim', YEAR)!;
+    expect(
+      losses(
+        answerer,
+        { ...smallHome, plants: [], tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })) },
+        'dim',
+        YEAR,
+      )!.shade[5]!,
+    ).toBeGreaterThan(0);
+    const plain = losses(
+      answerer,
+      {
+        ...smallHome,
+        rooms: clear,
+        tiers: smallHome.tiers.map((tier) => ({ ...tier, board: 'open' as const })),
+        plants: [],
+      },
+      'dim',
+      YEAR,
+    )!;
     expect(plain.outside[5]!).toBeCloseTo(0, 6);
     expect(plain.shade[5]!).toBeCloseTo(0, 6);
     expect(plain.curtain[5]!).toBeCloseTo(0, 6);
@@ -261,6 +359,6 @@ describe('a tier under its lamps', () => {
   });
 
   it('takes the power of its lamps for their hours', () => {
-    expect(lampPower(smallHome, 'shelf-1', 1)).toEqual({ watts: 18, kWhADay: 18 * 8 / 1000 });
+    expect(lampPower(smallHome, 'shelf-1', 1)).toEqual({ watts: 18, kWhADay: (18 * 8) / 1000 });
   });
 });

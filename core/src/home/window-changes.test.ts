@@ -7,7 +7,16 @@ import { smallHome, smallKnowledge } from './small-home.fixture';
 import { bare, lightRoomOf, withWindowsOf } from './window-changes';
 
 const YEAR = 2026;
-const veiled: HomeFacts = { ...smallHome, windows: smallHome.windows.map((window) => ({ ...window, curtainId: 'sheer', secondCurtainId: 'blackout', secondCurtainFromMinute: 600, secondCurtainToMinute: 660 })) };
+const veiled: HomeFacts = {
+  ...smallHome,
+  windows: smallHome.windows.map((window) => ({
+    ...window,
+    curtainId: 'sheer',
+    secondCurtainId: 'blackout',
+    secondCurtainFromMinute: 600,
+    secondCurtainToMinute: 660,
+  })),
+};
 const placed = (spotId: string, facts = smallHome) => placedSpots(facts).find(({ spot }) => spot.id === spotId)!;
 
 describe('windows changed', () => {
@@ -17,7 +26,10 @@ describe('windows changed', () => {
   });
 
   it('are those of one room alone', () => {
-    const two: HomeFacts = { ...veiled, windows: [...veiled.windows, { ...veiled.windows[0]!, id: 'other', roomId: 'box' }] };
+    const two: HomeFacts = {
+      ...veiled,
+      windows: [...veiled.windows, { ...veiled.windows[0]!, id: 'other', roomId: 'box' }],
+    };
     const changed = withWindowsOf(two, 'r', bare);
     expect(changed.windows.map((window) => window.curtainId)).toEqual(['none', 'sheer']);
     expect(changed.rooms).toBe(two.rooms);
@@ -37,7 +49,10 @@ describe('a spot beside itself', () => {
 
   it('gains by its curtains taken away, month by month', () => {
     const list = beside(answerer, veiled, 'bright', [], YEAR);
-    const [here, bareHere] = [list.find(({ what }) => what === 'here')!, list.find(({ what }) => what === 'no-curtain')!];
+    const [here, bareHere] = [
+      list.find(({ what }) => what === 'here')!,
+      list.find(({ what }) => what === 'no-curtain')!,
+    ];
     for (let month0 = 0; month0 < 12; month0++) expect(bareHere.dli[month0]!).toBeGreaterThan(here.dli[month0]!);
     expect(list.some(({ what }) => what === 'curtain')).toBe(false);
   });
@@ -53,7 +68,9 @@ describe('a spot beside itself', () => {
     const conditions = answerer.conditionsOf(smallHome, 'dim', YEAR);
     expect(here!.dli).toEqual(conditions.map(({ dli }) => dli));
     expect(here!.peakPpfd).toEqual(conditions.map(({ peakPpfd }) => peakPpfd));
-    conditions.forEach(({ shares }, month0) => expect(here!.lampDli[month0]!).toBeCloseTo(shares.lamps.l! + shares.roomLight, 9));
+    conditions.forEach(({ shares }, month0) =>
+      expect(here!.lampDli[month0]!).toBeCloseTo(shares.lamps.l! + shares.roomLight, 9),
+    );
   });
 
   it('moved nearer lies between poor and good years of its own, and gets more than moved away', () => {
@@ -64,7 +81,10 @@ describe('a spot beside itself', () => {
         expect(good[month0]!).toBeGreaterThanOrEqual(dli[month0]! - 1e-9);
       }
     }
-    const daylight = (what: string) => list.filter((entry) => entry.what === what).map(({ dli, lampDli }) => dli.reduce((sum, value, i) => sum + value - lampDli[i]!, 0))[0];
+    const daylight = (what: string) =>
+      list
+        .filter((entry) => entry.what === what)
+        .map(({ dli, lampDli }) => dli.reduce((sum, value, i) => sum + value - lampDli[i]!, 0))[0];
     expect(daylight('nearer')!).toBeGreaterThan(daylight('here')!);
   });
 

@@ -3,7 +3,8 @@ import type { PlacedSpot } from '../room';
 import type { HomeFacts, Window } from './facts';
 
 /** The room whose windows light a spot: its own, or the one its cabinet stands in. */
-export const lightRoomOf = (facts: HomeFacts, { room }: PlacedSpot): string => (facts.rooms.some(({ id }) => id === room.insideRoomId) ? room.insideRoomId! : room.id);
+export const lightRoomOf = (facts: HomeFacts, { room }: PlacedSpot): string =>
+  facts.rooms.some(({ id }) => id === room.insideRoomId) ? room.insideRoomId! : room.id;
 
 /** The home with the windows of one room changed. */
 export function withWindowsOf(facts: HomeFacts, roomId: string, change: (window: Window) => Window): HomeFacts {

@@ -7,7 +7,8 @@ import { solidBox, vec } from '../room';
 import { candelaAt, fluxOf, lampOutput, lampPpfd, placedLamps } from './index';
 
 const bar = smallHome.lamps[0]!;
-const hung = (given: Partial<Lamp>, photometries: readonly Photometry[] = []) => placedLamps({ ...smallHome, lamps: [{ ...bar, ...given }], photometries })[0]!;
+const hung = (given: Partial<Lamp>, photometries: readonly Photometry[] = []) =>
+  placedLamps({ ...smallHome, lamps: [{ ...bar, ...given }], photometries })[0]!;
 const under = vec(0.5, 3.2, 0.72);
 
 describe('what a lamp gives', () => {
@@ -40,11 +41,20 @@ describe('a tilted lamp', () => {
 
   it('keeps its own directions at right angles, whichever way it is turned', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 90, noNaN: true }), fc.constantFrom('a', 'b', 'c', 'd'), (tiltDeg, tiltToward) => {
-        const { aim, along, across } = hung({ tiltDeg, tiltToward });
-        for (const [p, q] of [[aim, along], [aim, across], [along, across]] as const) expect(p.x * q.x + p.y * q.y + p.z * q.z).toBeCloseTo(0, 9);
-        expect(aim.z).toBeCloseTo(-Math.cos((tiltDeg * Math.PI) / 180), 9);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 90, noNaN: true }),
+        fc.constantFrom('a', 'b', 'c', 'd'),
+        (tiltDeg, tiltToward) => {
+          const { aim, along, across } = hung({ tiltDeg, tiltToward });
+          for (const [p, q] of [
+            [aim, along],
+            [aim, across],
+            [along, across],
+          ] as const)
+            expect(p.x * q.x + p.y * q.y + p.z * q.z).toBeCloseTo(0, 9);
+          expect(aim.z).toBeCloseTo(-Math.cos((tiltDeg * Math.PI) / 180), 9);
+        },
+      ),
     );
   });
 });
@@ -52,13 +62,23 @@ describe('a tilted lamp', () => {
 describe('a lamp with a measured spread', () => {
   const angles = Array.from({ length: 19 }, (_, i) => i * 5);
   const lambert: Photometry = {
-    id: 'f', homeId: 'h', name: 'Lambertian', lumens: 1000, powerW: 10, lengthM: 0, breadthM: 0, planes: [0], angles, candela: angles.map((angle) => 300 * Math.cos((angle * Math.PI) / 180)),
+    id: 'f',
+    homeId: 'h',
+    name: 'Lambertian',
+    lumens: 1000,
+    powerW: 10,
+    lengthM: 0,
+    breadthM: 0,
+    planes: [0],
+    angles,
+    candela: angles.map((angle) => 300 * Math.cos((angle * Math.PI) / 180)),
   };
 
   it('that is Lambertian shines as a Lambertian point of the same photons does', () => {
     const point = hung({ form: 'point', ppf: 40 });
     const measured = hung({ photometryId: 'f', ppf: 40 }, [lambert]);
-    for (const leaf of [under, vec(0.9, 3.1, 0.7), vec(0.2, 3.6, 0.65)]) expect(Math.abs(lampPpfd(measured, leaf, []) / lampPpfd(point, leaf, []) - 1)).toBeLessThan(0.01);
+    for (const leaf of [under, vec(0.9, 3.1, 0.7), vec(0.2, 3.6, 0.65)])
+      expect(Math.abs(lampPpfd(measured, leaf, []) / lampPpfd(point, leaf, []) - 1)).toBeLessThan(0.01);
   });
 
   it('has the flux of its intensities: pi times the peak for a Lambertian one', () => {
@@ -75,7 +95,9 @@ describe('a lamp with a measured spread', () => {
   it('as long as it is shines softer near by than a point', () => {
     const long = { ...lambert, lengthM: 0.8, breadthM: 0.05 };
     const near = vec(0.5, 3.2, 1.05);
-    expect(lampPpfd(hung({ photometryId: 'f' }, [long]), near, [])).toBeLessThan(lampPpfd(hung({ photometryId: 'f' }, [lambert]), near, []) * 0.5);
+    expect(lampPpfd(hung({ photometryId: 'f' }, [long]), near, [])).toBeLessThan(
+      lampPpfd(hung({ photometryId: 'f' }, [lambert]), near, []) * 0.5,
+    );
   });
 });
 

@@ -24,7 +24,10 @@ function ppfdOf(c: Fixture & Record<string, unknown>, receptor: Receptor): numbe
   if (c.kind === 'cosm_beam') return beamPpfd({ ppf, source, aim, beamDeg: c.beam_fwhm_deg! }, receptor);
   if (c.kind === 'lambertian_panel') return panelPpfd(ppf, panelOf(c, source, aim), receptor);
   const axis = c.axis === 'y' ? vec(0, 1, 0) : vec(1, 0, 0);
-  return linePpfd({ ppf, centre: source, axis, lengthM: c.length!, aim: c.kind === 'tube_strip' ? aim : null }, receptor);
+  return linePpfd(
+    { ppf, centre: source, axis, lengthM: c.length!, aim: c.kind === 'tube_strip' ? aim : null },
+    receptor,
+  );
 }
 
 function panelOf(c: Fixture & Record<string, unknown>, centre: Vec, aim: Vec): Rectangle {
@@ -41,7 +44,14 @@ function panelOf(c: Fixture & Record<string, unknown>, centre: Vec, aim: Vec): R
 
 describe('PPFD of lamps against the reference cases', () => {
   it.each(reference.cases.map((c) => ({ ...c, label: `${c.id} ${c.kind}` })))('$label', (given) => {
-    const c = given as unknown as Fixture & { parts?: Fixture[]; receptor: number[]; normal: number[]; ppfd: number; hours?: number; dli_mol_m2_d?: number };
+    const c = given as unknown as Fixture & {
+      parts?: Fixture[];
+      receptor: number[];
+      normal: number[];
+      ppfd: number;
+      hours?: number;
+      dli_mol_m2_d?: number;
+    };
     const receptor = { point: toVec(c.receptor), normal: toVec(c.normal) };
     const parts = (c.parts ?? [c]) as (Fixture & Record<string, unknown>)[];
     const ppfd = parts.reduce((sum, part) => sum + ppfdOf(part, receptor), 0);
@@ -64,7 +74,8 @@ describe('what lamps never do', () => {
     const step = 0.05;
     let sum = 0;
     for (let x = -4; x <= 4; x += step) {
-      for (let y = -4; y <= 4; y += step) sum += beamPpfd(lamp, { point: vec(x, y, 0), normal: vec(0, 0, 1) }) * step * step;
+      for (let y = -4; y <= 4; y += step)
+        sum += beamPpfd(lamp, { point: vec(x, y, 0), normal: vec(0, 0, 1) }) * step * step;
     }
     expect(sum).toBeLessThanOrEqual(50.01);
     expect(sum).toBeGreaterThan(49);

@@ -34,14 +34,23 @@ export function lumensPerUmol(spectrum: Lamp['spectrum']): number {
  * A PPF on the label is taken as it stands (5 %); lumens by the factor of the spectrum (8 %, red-blue 60 %); watts by a
  * typical efficacy (30 %). Age follows an exponential through the maker's hours to 70 %: IES TM-21.
  */
-export function lampOutput(lamp: Pick<Lamp, 'ratedBy' | 'ppf' | 'lumens' | 'powerW' | 'spectrum' | 'burntHours' | 'lifeHours'>): LampOutput {
+export function lampOutput(
+  lamp: Pick<Lamp, 'ratedBy' | 'ppf' | 'lumens' | 'powerW' | 'spectrum' | 'burntHours' | 'lifeHours'>,
+): LampOutput {
   const left = lamp.lifeHours === null ? 1 : LEFT_AT_LIFE ** (lamp.burntHours / lamp.lifeHours);
   const rated = ratedOutput(lamp);
   return { ppf: rated.ppf * left, newPpf: rated.ppf, doubt: rated.doubt, left };
 }
 
-function ratedOutput({ ratedBy, ppf, lumens, powerW, spectrum }: Pick<Lamp, 'ratedBy' | 'ppf' | 'lumens' | 'powerW' | 'spectrum'>): { ppf: number; doubt: number } {
-  if (ratedBy === 'lumens' && lumens !== null) return { ppf: lumens / lumensPerUmol(spectrum), doubt: spectrum === 'red-blue' ? 0.6 : 0.08 };
+function ratedOutput({
+  ratedBy,
+  ppf,
+  lumens,
+  powerW,
+  spectrum,
+}: Pick<Lamp, 'ratedBy' | 'ppf' | 'lumens' | 'powerW' | 'spectrum'>): { ppf: number; doubt: number } {
+  if (ratedBy === 'lumens' && lumens !== null)
+    return { ppf: lumens / lumensPerUmol(spectrum), doubt: spectrum === 'red-blue' ? 0.6 : 0.08 };
   if (ratedBy === 'watts') return { ppf: powerW * TYPICAL_UMOL_PER_JOULE, doubt: 0.3 };
   return { ppf, doubt: 0.05 };
 }

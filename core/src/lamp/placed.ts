@@ -37,7 +37,17 @@ export function placedLamps(facts: Pick<HomeFacts, 'stands' | 'tiers' | 'lamps' 
     const centre = vec(stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM);
     const photometry = (lamp.photometryId !== null && photometries.get(lamp.photometryId)) || null;
     const ways = turned(lamp);
-    return [{ lamp, roomId: stand.roomId, centre, ...ways, face: faceOf(lamp, centre, ways), ppf: lampOutput(lamp).ppf * lamp.dimming, photometry }];
+    return [
+      {
+        lamp,
+        roomId: stand.roomId,
+        centre,
+        ...ways,
+        face: faceOf(lamp, centre, ways),
+        ppf: lampOutput(lamp).ppf * lamp.dimming,
+        photometry,
+      },
+    ];
   });
 }
 
@@ -51,12 +61,22 @@ function turned({ tiltDeg, tiltToward }: Lamp): Pick<PlacedLamp, 'aim' | 'along'
     const ahead = dot(v, way);
     const up = v.z;
     const level = plus(v, plus(times(way, -ahead), vec(0, 0, -up)));
-    return plus(level, plus(times(way, ahead * Math.cos(tilt) - up * Math.sin(tilt)), vec(0, 0, ahead * Math.sin(tilt) + up * Math.cos(tilt))));
+    return plus(
+      level,
+      plus(
+        times(way, ahead * Math.cos(tilt) - up * Math.sin(tilt)),
+        vec(0, 0, ahead * Math.sin(tilt) + up * Math.cos(tilt)),
+      ),
+    );
   };
   return { aim: unit(turn(DOWN)), along: turn(vec(1, 0, 0)), across: turn(vec(0, 1, 0)) };
 }
 
-function faceOf({ lengthM, breadthM }: Lamp, centre: Vec, { aim, along, across }: Pick<PlacedLamp, 'aim' | 'along' | 'across'>): Rectangle {
+function faceOf(
+  { lengthM, breadthM }: Lamp,
+  centre: Vec,
+  { aim, along, across }: Pick<PlacedLamp, 'aim' | 'along' | 'across'>,
+): Rectangle {
   const corner = plus(centre, plus(times(along, -lengthM / 2), times(across, -breadthM / 2)));
   return { corner, edgeU: along, edgeV: across, sizeU: lengthM, sizeV: breadthM, normal: aim };
 }
@@ -73,15 +93,24 @@ export function lampPpfd(placed: PlacedLamp, leaf: Vec, occluders: readonly Occl
  * PPFD of a placed lamp on a small surface, straight from it. Boards, blocks and crowns are looked for from the surface
  * to places spread over the lit face; what they hide of those, they take of the light.
  */
-export function lampLight(placed: PlacedLamp, receptor: Receptor, occluders: readonly Occluder[], looks: readonly number[] = LOOKS): number {
+export function lampLight(
+  placed: PlacedLamp,
+  receptor: Receptor,
+  occluders: readonly Occluder[],
+  looks: readonly number[] = LOOKS,
+): number {
   const bare = bareLight(placed, receptor);
   if (bare === 0 || occluders.length === 0) return bare;
   return bare * shareClear(placed, receptor.point, occluders, looks);
 }
 
-function bareLight({ lamp, centre, aim, along, across, face, ppf, photometry }: PlacedLamp, receptor: Receptor): number {
+function bareLight(
+  { lamp, centre, aim, along, across, face, ppf, photometry }: PlacedLamp,
+  receptor: Receptor,
+): number {
   if (photometry) return measuredLight({ centre, aim, along, across, ppf, photometry }, receptor);
-  if (lamp.form === 'point' || lamp.form === 'spot') return beamPpfd({ ppf, source: centre, aim, beamDeg: lamp.beamDeg }, receptor);
+  if (lamp.form === 'point' || lamp.form === 'spot')
+    return beamPpfd({ ppf, source: centre, aim, beamDeg: lamp.beamDeg }, receptor);
   const lambertian = Math.abs(lamp.beamDeg - LAMBERTIAN_BEAM_DEG) < 1;
   if (lamp.form === 'bar' && lambertian) {
     const axis = lamp.lengthM >= lamp.breadthM ? along : across;
@@ -95,7 +124,14 @@ const PARTS_PER_SIZE = 3;
 
 /** Light by a measured distribution: the lit face is cut into points the more the nearer the surface lies. */
 function measuredLight(
-  { centre, aim, along, across, ppf, photometry }: Pick<PlacedLamp, 'centre' | 'aim' | 'along' | 'across' | 'ppf'> & { photometry: Photometry },
+  {
+    centre,
+    aim,
+    along,
+    across,
+    ppf,
+    photometry,
+  }: Pick<PlacedLamp, 'centre' | 'aim' | 'along' | 'across' | 'ppf'> & { photometry: Photometry },
   receptor: Receptor,
 ): number {
   const flux = fluxOf(photometry);
@@ -119,7 +155,11 @@ function measuredLight(
       if (cosAtLeaf <= 0) continue;
       const cosAim = (wayX * aim.x + wayY * aim.y + wayZ * aim.z) / distance;
       const angleDeg = Math.acos(Math.max(-1, Math.min(1, cosAim))) / RADIANS;
-      const planeDeg = Math.atan2(wayX * across.x + wayY * across.y + wayZ * across.z, wayX * along.x + wayY * along.y + wayZ * along.z) / RADIANS;
+      const planeDeg =
+        Math.atan2(
+          wayX * across.x + wayY * across.y + wayZ * across.z,
+          wayX * along.x + wayY * along.y + wayZ * along.z,
+        ) / RADIANS;
       sum += (candelaAt(photometry, planeDeg, angleDeg) * cosAtLeaf) / square;
     }
   }
@@ -132,7 +172,12 @@ const LOOKS: readonly number[] = [-0.4, 0, 0.4];
 /** One look, for surfaces that only pass light on. */
 export const LOOK_ONCE: readonly number[] = [0];
 
-function shareClear({ lamp, centre, along, across, photometry }: PlacedLamp, point: Vec, occluders: readonly Occluder[], looks: readonly number[]): number {
+function shareClear(
+  { lamp, centre, along, across, photometry }: PlacedLamp,
+  point: Vec,
+  occluders: readonly Occluder[],
+  looks: readonly number[],
+): number {
   const lengthM = photometry ? photometry.lengthM : lamp.form === 'point' || lamp.form === 'spot' ? 0 : lamp.lengthM;
   const breadthM = photometry ? photometry.breadthM : lamp.form === 'panel' ? lamp.breadthM : 0;
   const lengthwise = lengthM > 0.05 ? looks : LOOK_ONCE;

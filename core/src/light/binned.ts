@@ -13,7 +13,12 @@ export interface BinnedCoefficients {
 }
 
 /** @param even shape of the part of the sky that is not clear */
-export function binned({ sky: field, net, ground, obstruction }: Coefficients, sky: SkyYear, even: Float64Array, months: readonly number[]): BinnedCoefficients {
+export function binned(
+  { sky: field, net, ground, obstruction }: Coefficients,
+  sky: SkyYear,
+  even: Float64Array,
+  months: readonly number[],
+): BinnedCoefficients {
   const clear = new Float64Array(HOUR_BINS);
   const fine = net.count === even.length;
   const shapes = fine ? sky.clearShape : sky.coarseClearShape;
@@ -26,6 +31,7 @@ export function binned({ sky: field, net, ground, obstruction }: Coefficients, s
     const row = node * HOUR_BINS;
     for (let bin = 0; bin < HOUR_BINS; bin++) clear[bin]! += value * shapes[row + bin]!;
   }
-  if (months.length < 12) for (let bin = 0; bin < HOUR_BINS; bin++) if (!months.includes(Math.floor(bin / 24) + 1)) clear[bin] = 0;
+  if (months.length < 12)
+    for (let bin = 0; bin < HOUR_BINS; bin++) if (!months.includes(Math.floor(bin / 24) + 1)) clear[bin] = 0;
   return { clear, overcast, ground: ground / Math.PI, obstruction: obstruction / Math.PI };
 }

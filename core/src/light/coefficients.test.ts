@@ -6,15 +6,37 @@ import { smallHome } from '../home/small-home.fixture';
 import { UP, clearWay, configurationFactor, corners, dot, solidBox, unit, vec, type Occluder, type Vec } from '../room';
 import { HORIZONTAL_WEIGHTS } from '../sky';
 import { directLight, distanceTo, fluxThrough, whereThrough } from './coefficients';
-import { CROWN_TRANSMITTANCE, SNOW_REFLECTANCE, beamThrough, lookOut, paneOf, panesOf, type Look, type Pane } from './pane';
+import {
+  CROWN_TRANSMITTANCE,
+  SNOW_REFLECTANCE,
+  beamThrough,
+  lookOut,
+  paneOf,
+  panesOf,
+  type Look,
+  type Pane,
+} from './pane';
 
 const room: Room = { ...smallHome.rooms[0]!, widthM: 4, depthM: 4, heightM: 2.6, wallABearing: 180 };
-const window: Window = { ...smallHome.windows[0]!, offsetM: 1.2, sillM: 0.8, widthM: 1.6, heightM: 1.3, frameShare: 0, dirtShare: 0 };
+const window: Window = {
+  ...smallHome.windows[0]!,
+  offsetM: 1.2,
+  sillM: 0.8,
+  widthM: 1.6,
+  heightM: 1.3,
+  frameShare: 0,
+  dirtShare: 0,
+};
 const clear = { panes: 0, normalTransmittance: 1 } as const;
-const paneWith = (given: Partial<Window> = {}, outside: readonly Obstruction[] = []): Pane => panesOf(room, { ...window, ...given }, clear, outside, [])[0]!;
+const paneWith = (given: Partial<Window> = {}, outside: readonly Obstruction[] = []): Pane =>
+  panesOf(room, { ...window, ...given }, clear, outside, [])[0]!;
 const fine = { cellPerDistance: 0.08, least: 20, most: 120 };
 
-const inside = fc.record({ x: fc.double({ min: 0.3, max: 3.7, noNaN: true }), y: fc.double({ min: 0.25, max: 3.7, noNaN: true }), z: fc.double({ min: 0.1, max: 2.2, noNaN: true }) });
+const inside = fc.record({
+  x: fc.double({ min: 0.3, max: 3.7, noNaN: true }),
+  y: fc.double({ min: 0.25, max: 3.7, noNaN: true }),
+  z: fc.double({ min: 0.1, max: 2.2, noNaN: true }),
+});
 
 const skySum = (sky: Float64Array) => sky.reduce((sum, value) => sum + value, 0);
 
@@ -33,14 +55,19 @@ function throughReveal(pane: Pane, point: Vec, normal: Vec): number {
     for (let j = 0; j < count; j++) {
       const u = ((i + 0.5) / count) * sizeU;
       const v = ((j + 0.5) / count) * sizeV;
-      const way = vec(corner.x + edgeU.x * u + edgeV.x * v - point.x, corner.y + edgeU.y * u + edgeV.y * v - point.y, corner.z + edgeU.z * u + edgeV.z * v - point.z);
+      const way = vec(
+        corner.x + edgeU.x * u + edgeV.x * v - point.x,
+        corner.y + edgeU.y * u + edgeV.y * v - point.y,
+        corner.z + edgeU.z * u + edgeV.z * v - point.z,
+      );
       const square = dot(way, way);
       const here = dot(way, normal);
       const glass = dot(way, out);
       if (here <= 0 || glass <= 0) continue;
       const farU = u + (pane.revealM * dot(way, edgeU)) / glass;
       const farV = v + (pane.revealM * dot(way, edgeV)) / glass;
-      if (farU >= 0 && farU <= sizeU && farV >= 0 && farV <= sizeV) sum += (here * glass * ((sizeU * sizeV) / count ** 2)) / (square * square);
+      if (farU >= 0 && farU <= sizeU && farV >= 0 && farV <= sizeV)
+        sum += (here * glass * ((sizeU * sizeV) / count ** 2)) / (square * square);
     }
   }
   return sum;
@@ -50,13 +77,18 @@ describe('an opening to an even outdoors', () => {
   it('gives pi times its configuration factor, whatever way the leaf is turned', () => {
     const pane = paneWith();
     fc.assert(
-      fc.property(inside, fc.double({ min: -1, max: 1, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true }), (point, tiltX, tiltY) => {
-        const normal = unit(vec(tiltX, tiltY, 1));
-        const wanted = configurationFactor(corners(pane.opening), point, normal);
-        const { all, veil } = evenLight(pane, point, normal);
-        expect(Math.abs(all / Math.PI - wanted)).toBeLessThan(0.004 + 0.01 * wanted);
-        expect(Math.abs(veil - wanted)).toBeLessThan(0.004 + 0.01 * wanted);
-      }),
+      fc.property(
+        inside,
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        (point, tiltX, tiltY) => {
+          const normal = unit(vec(tiltX, tiltY, 1));
+          const wanted = configurationFactor(corners(pane.opening), point, normal);
+          const { all, veil } = evenLight(pane, point, normal);
+          expect(Math.abs(all / Math.PI - wanted)).toBeLessThan(0.004 + 0.01 * wanted);
+          expect(Math.abs(veil - wanted)).toBeLessThan(0.004 + 0.01 * wanted);
+        },
+      ),
       { numRuns: 25 },
     );
   });
@@ -100,7 +132,9 @@ describe('what falls on a pane', () => {
 
   it('on a pane that lies flat is the whole sky, as open ground has it', () => {
     const flat = fluxThrough(paneWith({ slopeDeg: 5, sillM: 1.5, insetM: 0.5 }));
-    expect(Math.abs(skySum(flat.sky) / HORIZONTAL_WEIGHTS.reduce((sum, weight) => sum + weight, 0) - 1)).toBeLessThan(0.01);
+    expect(Math.abs(skySum(flat.sky) / HORIZONTAL_WEIGHTS.reduce((sum, weight) => sum + weight, 0) - 1)).toBeLessThan(
+      0.01,
+    );
   });
 
   it('falls with frame and dirt in proportion, and with a reveal by its depth', () => {
@@ -121,7 +155,18 @@ describe('looking out', () => {
     lookOut(look, pane, Math.sin(turned) * level, Math.cos(turned) * level, Math.sin((elevation * Math.PI) / 180), vM);
     return { ...look };
   };
-  const thing = (given: Partial<Obstruction>): Obstruction => ({ id: 'o', roomId: 'r', name: 'It', kind: 'building', fromBearing: 170, toBearing: 200, heightDeg: 20, reflectance: 0.3, leafMonths: [], ...given });
+  const thing = (given: Partial<Obstruction>): Obstruction => ({
+    id: 'o',
+    roomId: 'r',
+    name: 'It',
+    kind: 'building',
+    fromBearing: 170,
+    toBearing: 200,
+    heightDeg: 20,
+    reflectance: 0.3,
+    leafMonths: [],
+    ...given,
+  });
 
   it('sees ground below the horizon and sky above it', () => {
     expect(at(paneWith(), 180, -5)).toEqual({ sky: 0, ground: 1, obstruction: 0 });
@@ -145,7 +190,10 @@ describe('looking out', () => {
     expect(alone.obstruction).toBeCloseTo((1 - CROWN_TRANSMITTANCE.evergreen) * 0.1, 9);
     const both = at(paneWith({}, [thing({}), tree]), 185, 10);
     expect(both.sky).toBe(0);
-    expect(both.obstruction).toBeCloseTo((1 - CROWN_TRANSMITTANCE.evergreen) * 0.1 + CROWN_TRANSMITTANCE.evergreen * 0.3, 9);
+    expect(both.obstruction).toBeCloseTo(
+      (1 - CROWN_TRANSMITTANCE.evergreen) * 0.1 + CROWN_TRANSMITTANCE.evergreen * 0.3,
+      9,
+    );
   });
 
   it('sees the underside of a balcony from low on the pane at a steeper look than from high on it', () => {
@@ -158,19 +206,29 @@ describe('looking out', () => {
   });
 
   it('never gives more than all', () => {
-    const pane = paneWith({ outsideKind: 'row', outsideDeg: 12, outsideReflectance: 0.4 }, [thing({ kind: 'deciduous', leafMonths: [6] }), thing({ id: 'p', fromBearing: 150, toBearing: 210, heightDeg: 35 })]);
+    const pane = paneWith({ outsideKind: 'row', outsideDeg: 12, outsideReflectance: 0.4 }, [
+      thing({ kind: 'deciduous', leafMonths: [6] }),
+      thing({ id: 'p', fromBearing: 150, toBearing: 210, heightDeg: 35 }),
+    ]);
     fc.assert(
-      fc.property(fc.double({ min: 95, max: 265, noNaN: true }), fc.double({ min: -80, max: 85, noNaN: true }), (azimuth, elevation) => {
-        const { sky, ground, obstruction } = at(pane, azimuth, elevation);
-        expect(sky + ground + obstruction).toBeLessThanOrEqual(1 + 1e-12);
-        expect(Math.min(sky, ground, obstruction)).toBeGreaterThanOrEqual(0);
-      }),
+      fc.property(
+        fc.double({ min: 95, max: 265, noNaN: true }),
+        fc.double({ min: -80, max: 85, noNaN: true }),
+        (azimuth, elevation) => {
+          const { sky, ground, obstruction } = at(pane, azimuth, elevation);
+          expect(sky + ground + obstruction).toBeLessThanOrEqual(1 + 1e-12);
+          expect(Math.min(sky, ground, obstruction)).toBeGreaterThanOrEqual(0);
+        },
+      ),
     );
   });
 
   it('has two panes for a window that sees a tree drop its leaves, and one for each season of several', () => {
     const tree = thing({ kind: 'deciduous', leafMonths: [5, 6, 7] });
-    expect(panesOf(room, window, clear, [tree], []).map((pane) => pane.months)).toEqual([[1, 2, 3, 4, 8, 9, 10, 11, 12], [5, 6, 7]]);
+    expect(panesOf(room, window, clear, [tree], []).map((pane) => pane.months)).toEqual([
+      [1, 2, 3, 4, 8, 9, 10, 11, 12],
+      [5, 6, 7],
+    ]);
     const other = thing({ id: 'q', kind: 'deciduous', leafMonths: [7, 8] });
     const months = panesOf(room, window, clear, [tree, other], []).flatMap((pane) => pane.months);
     expect([...months].sort((p, q) => p - q)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]);
@@ -197,13 +255,28 @@ describe('the line to the sun', () => {
 
   it('loses to a tree what its crown keeps', () => {
     const toSun = unit(vec(0, -1, 0.2));
-    const tree: Obstruction = { id: 't', roomId: 'r', name: 'T', kind: 'deciduous', fromBearing: 90, toBearing: 270, heightDeg: 30, reflectance: 0.1, leafMonths: [7] };
+    const tree: Obstruction = {
+      id: 't',
+      roomId: 'r',
+      name: 'T',
+      kind: 'deciduous',
+      fromBearing: 90,
+      toBearing: 270,
+      heightDeg: 30,
+      reflectance: 0.1,
+      leafMonths: [7],
+    };
     const [bare, leafy] = panesOf(room, window, clear, [tree], []);
     expect(beamThrough(bare!, toSun) / beamThrough(pane, toSun)).toBeCloseTo(CROWN_TRANSMITTANCE.bare, 9);
     expect(beamThrough(leafy!, toSun) / beamThrough(pane, toSun)).toBeCloseTo(CROWN_TRANSMITTANCE.inLeaf, 9);
   });
 
   it('is as long as the nearest point of the pane is away, at the least', () => {
-    fc.assert(fc.property(inside, (point) => expect(distanceTo(pane.opening, point)).toBeGreaterThanOrEqual(Math.max(0.02, point.y - 1e-9))), { numRuns: 30 });
+    fc.assert(
+      fc.property(inside, (point) =>
+        expect(distanceTo(pane.opening, point)).toBeGreaterThanOrEqual(Math.max(0.02, point.y - 1e-9)),
+      ),
+      { numRuns: 30 },
+    );
   });
 });

@@ -39,7 +39,12 @@ export interface DirectLight extends Coefficients {
  * Traces the window cell by cell from a surface.
  * @param occluders boards, blocks and crowns of the same room that may hide part of the window
  */
-export function directLight(pane: Pane, receiver: Receiver, occluders: readonly Occluder[], fineness: Fineness): DirectLight {
+export function directLight(
+  pane: Pane,
+  receiver: Receiver,
+  occluders: readonly Occluder[],
+  fineness: Fineness,
+): DirectLight {
   const result: DirectLight = { ...emptyCoefficients(), veil: 0 };
   addDirectLight(result, 1, pane, receiver, occluders, fineness);
   return result;
@@ -90,7 +95,15 @@ export function addDirectLight(
         if (view === 0) continue;
       }
       if (!hasReveal) result.veil += view / Math.PI;
-      addBeyond(result, pane, dx / distance, dy / distance, dz / distance, v, view * pane.glass(cosGlass) * pane.clearShare);
+      addBeyond(
+        result,
+        pane,
+        dx / distance,
+        dy / distance,
+        dz / distance,
+        v,
+        view * pane.glass(cosGlass) * pane.clearShare,
+      );
     }
   }
 }
@@ -119,7 +132,13 @@ function clearPart({ opening, revealM }: Pane, point: Vec, away: number): LitPar
 }
 
 /** Configuration factor of a whole opening, less what occluders hide. */
-function veilOf(opening: Rectangle, { point, normal }: Receiver, between: readonly Occluder[], near: number, fineness: Fineness): number {
+function veilOf(
+  opening: Rectangle,
+  { point, normal }: Receiver,
+  between: readonly Occluder[],
+  near: number,
+  fineness: Fineness,
+): number {
   const across = cellCount(opening.sizeU, near, fineness);
   const up = cellCount(opening.sizeV, near, fineness);
   const area = (opening.sizeU * opening.sizeV) / (across * up);
@@ -163,12 +182,14 @@ export function fluxThrough(pane: Pane): Coefficients {
       const x = edgeU.x * u + edgeV.x * v + normal.x * cosine;
       const y = edgeU.y * u + edgeV.y * v + normal.y * cosine;
       const z = edgeU.z * u + edgeV.z * v + normal.z * cosine;
-      let weight = ((Math.PI / (rings * sectors)) * pane.glass(cosine)) * pane.clearShare;
+      let weight = (Math.PI / (rings * sectors)) * pane.glass(cosine) * pane.clearShare;
       if (pane.revealM > 0) {
         litPart(part, { ...pane, overhang: NO_OVERHANG }, x, y, z);
-        weight *= (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (pane.opening.sizeU * pane.opening.sizeV);
+        weight *=
+          (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (pane.opening.sizeU * pane.opening.sizeV);
       }
-      for (const height of heights) addBeyond(result, pane, x, y, z, height * pane.opening.sizeV, weight / heights.length);
+      for (const height of heights)
+        addBeyond(result, pane, x, y, z, height * pane.opening.sizeV, weight / heights.length);
     }
   }
   return result;
@@ -178,11 +199,20 @@ const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 const look: Look = { sky: 0, ground: 0, obstruction: 0 };
 const NO_OVERHANG = { depthM: 0, aboveM: 0 };
 
-function addBeyond(result: Coefficients, pane: Pane, x: number, y: number, z: number, vM: number, weight: number): void {
+function addBeyond(
+  result: Coefficients,
+  pane: Pane,
+  x: number,
+  y: number,
+  z: number,
+  vM: number,
+  weight: number,
+): void {
   lookOut(look, pane, x, y, z, vM);
   result.ground += weight * look.ground;
   result.obstruction += weight * look.obstruction;
-  if (look.sky > 0) scatterToNodes(result.sky, paneAzimuth(pane, x, y), Math.asin(z) / RADIANS, weight * look.sky, result.net);
+  if (look.sky > 0)
+    scatterToNodes(result.sky, paneAzimuth(pane, x, y), Math.asin(z) / RADIANS, weight * look.sky, result.net);
 }
 
 function cellCount(size: number, near: number, { cellPerDistance, least, most }: Fineness): number {
@@ -193,7 +223,14 @@ function cellCount(size: number, near: number, { cellPerDistance, least, most }:
  * Rows of cells up the clear part of an opening, parted at the eye's level, where a row of houses ends and where an
  * overhang begins, so that no cell sees two things.
  */
-function rowsOf(pane: Pane, point: Vec, away: number, near: number, clear: LitPart, fineness: Fineness): { middle: number; height: number }[] {
+function rowsOf(
+  pane: Pane,
+  point: Vec,
+  away: number,
+  near: number,
+  clear: LitPart,
+  fineness: Fineness,
+): { middle: number; height: number }[] {
   const { opening, outside, overhang } = pane;
   const slope = opening.edgeV.z;
   const heightAt = (z: number) => (slope > 1e-9 ? (z - opening.corner.z) / slope : clear.v0);
@@ -203,7 +240,11 @@ function rowsOf(pane: Pane, point: Vec, away: number, near: number, clear: LitPa
     const slab = opening.corner.z + opening.sizeV * slope + overhang.aboveM;
     edges.push(heightAt(point.z + ((slab - point.z) * away) / (away + overhang.depthM)));
   }
-  const cuts = [clear.v0, ...edges.filter((edge) => edge > clear.v0 + 1e-6 && edge < clear.v1 - 1e-6).sort((p, q) => p - q), clear.v1];
+  const cuts = [
+    clear.v0,
+    ...edges.filter((edge) => edge > clear.v0 + 1e-6 && edge < clear.v1 - 1e-6).sort((p, q) => p - q),
+    clear.v1,
+  ];
   const rows: { middle: number; height: number }[] = [];
   for (let i = 0; i + 1 < cuts.length; i++) {
     const from = cuts[i]!;
@@ -237,7 +278,11 @@ function mayHide(occluder: Occluder, opening: Rectangle, point: Vec): boolean {
 }
 
 /** Where the line from a point to the sun meets an opening's plane, from its near corner along its edges, m; null when it goes away from it. */
-export function whereThrough({ corner, edgeU, edgeV, normal: n }: Rectangle, point: Vec, toSun: Vec): { u: number; v: number; distance: number } | null {
+export function whereThrough(
+  { corner, edgeU, edgeV, normal: n }: Rectangle,
+  point: Vec,
+  toSun: Vec,
+): { u: number; v: number; distance: number } | null {
   const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
   if (cosGlass <= 0) return null;
   const ox = corner.x - point.x;

@@ -51,7 +51,11 @@ const DISC_SEEN = 0.5;
 
 /** The veils that are shut in a month (1..12) at a minute of the day, and what they do together. */
 export function passageAt(programmes: readonly CurtainProgramme[], month: number, minute: number): Passage {
-  return passageOf(programmes.filter((p) => p.months.includes(month) && minute >= p.fromMinute && minute < p.toMinute).map((p) => p.veil));
+  return passageOf(
+    programmes
+      .filter((p) => p.months.includes(month) && minute >= p.fromMinute && minute < p.toMinute)
+      .map((p) => p.veil),
+  );
 }
 
 /** Works out a window's passage for every hour of every month, to the minute. */

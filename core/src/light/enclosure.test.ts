@@ -4,17 +4,25 @@ import { enclosureOf } from './enclosure';
 import { hitFace } from './surfaces';
 
 const shape = (reflectance: number) => ({
-  widthM: 4, depthM: 3, heightM: 2.5, floorReflectance: reflectance, wallReflectance: reflectance, ceilingReflectance: reflectance,
+  widthM: 4,
+  depthM: 3,
+  heightM: 2.5,
+  floorReflectance: reflectance,
+  wallReflectance: reflectance,
+  ceilingReflectance: reflectance,
 });
 const receiver = { point: vec(1.7, 1.2, 0.8), normal: UP };
 
 describe('a closed room', () => {
-  it.each([0.2, 0.5, 0.8])('of one reflectance %d, evenly lit, gives back reflectance / (1 - reflectance) (furnace)', (reflectance) => {
-    // Every patch first gets irradiance 1. Its radiosity is then rho / (1 - rho) everywhere, and so is what the receiver gets.
-    const { importance } = enclosureOf(shape(reflectance), [], 6);
-    const sum = importance(receiver, []).whole.reduce((all, weight) => all + weight, 0);
-    expect(Math.abs(sum / (reflectance / (1 - reflectance)) - 1)).toBeLessThan(0.02);
-  });
+  it.each([0.2, 0.5, 0.8])(
+    'of one reflectance %d, evenly lit, gives back reflectance / (1 - reflectance) (furnace)',
+    (reflectance) => {
+      // Every patch first gets irradiance 1. Its radiosity is then rho / (1 - rho) everywhere, and so is what the receiver gets.
+      const { importance } = enclosureOf(shape(reflectance), [], 6);
+      const sum = importance(receiver, []).whole.reduce((all, weight) => all + weight, 0);
+      expect(Math.abs(sum / (reflectance / (1 - reflectance)) - 1)).toBeLessThan(0.02);
+    },
+  );
 
   it('of black walls gives nothing back', () => {
     const { importance } = enclosureOf(shape(0), [], 6);
@@ -43,7 +51,14 @@ describe('a closed room', () => {
 });
 
 describe('a window in a wall', () => {
-  const opening = { corner: vec(1, 0, 0.9), edgeU: vec(1, 0, 0), edgeV: vec(0, 0, 1), sizeU: 1.5, sizeV: 1.2, normal: vec(0, -1, 0) };
+  const opening = {
+    corner: vec(1, 0, 0.9),
+    edgeU: vec(1, 0, 0),
+    edgeV: vec(0, 0, 1),
+    sizeU: 1.5,
+    sizeV: 1.2,
+    normal: vec(0, -1, 0),
+  };
 
   it('is cut out black, edge to edge', () => {
     const { patches } = enclosureOf(shape(0.5), [opening], 6);
@@ -53,7 +68,10 @@ describe('a window in a wall', () => {
   });
 
   it('lets light out: less comes back than from a whole wall', () => {
-    const sum = (openings: Parameters<typeof enclosureOf>[1]) => enclosureOf(shape(0.7), openings, 6).importance(receiver, []).whole.reduce((all, weight) => all + weight, 0);
+    const sum = (openings: Parameters<typeof enclosureOf>[1]) =>
+      enclosureOf(shape(0.7), openings, 6)
+        .importance(receiver, [])
+        .whole.reduce((all, weight) => all + weight, 0);
     expect(sum([opening])).toBeLessThan(sum([]));
   });
 });

@@ -5,16 +5,28 @@ import { factorise, solve, viewOf } from './exchange';
 import { latticeOf, shadeOf } from './piece-shade';
 import { cellsOf, facesOf, finderOf, gridLines, halved, type Patch, type Piece } from './surfaces';
 
-const shape = (reflectance: number) => ({ widthM: 3, depthM: 4, heightM: 2.4, floorReflectance: reflectance, wallReflectance: reflectance, ceilingReflectance: reflectance });
+const shape = (reflectance: number) => ({
+  widthM: 3,
+  depthM: 4,
+  heightM: 2.4,
+  floorReflectance: reflectance,
+  wallReflectance: reflectance,
+  ceilingReflectance: reflectance,
+});
 
 function patchesOf(reflectance: number, along: number): Patch[] {
-  return facesOf(shape(reflectance)).flatMap((face, index) => cellsOf(face, index, gridLines(face, [], along), reflectance, []));
+  return facesOf(shape(reflectance)).flatMap((face, index) =>
+    cellsOf(face, index, gridLines(face, [], along), reflectance, []),
+  );
 }
 
 describe('a patch', () => {
   it('is seen by its opposite as much as it sees it, area for area', () => {
     const patches = patchesOf(0.5, 5);
-    const [floor, ceiling] = [patches.find((patch) => patch.face === 0)!, patches.findLast((patch) => patch.face === 1)!];
+    const [floor, ceiling] = [
+      patches.find((patch) => patch.face === 0)!,
+      patches.findLast((patch) => patch.face === 1)!,
+    ];
     const there = viewOf(ceiling, { point: floor.centre, normal: floor.rectangle.normal }) * floor.area;
     const back = viewOf(floor, { point: ceiling.centre, normal: ceiling.rectangle.normal }) * ceiling.area;
     expect(there).toBeCloseTo(back, 9);
@@ -30,16 +42,19 @@ describe('a patch', () => {
 });
 
 describe('the balance of a closed room', () => {
-  it.each([0.3, 0.6, 0.9])('of reflectance %d gives back of an even light reflectance / (1 - reflectance)', (reflectance) => {
-    const patches = patchesOf(reflectance, 5);
-    // Radiosity is asked for with a first light of 1 on every patch; seen as a whole by a receiver in its midst.
-    const seen = Float64Array.from(patches, (patch) => patch.area);
-    const counted = solve(factorise(patches), seen);
-    const whole = counted.reduce((sum, value) => sum + value, 0);
-    const area = patches.reduce((sum, patch) => sum + patch.area, 0);
-    // The exchange is evened out in a few rounds: within half a thousandth.
-    expect(Math.abs(whole / area / (reflectance / (1 - reflectance)) - 1)).toBeLessThan(0.0005);
-  });
+  it.each([0.3, 0.6, 0.9])(
+    'of reflectance %d gives back of an even light reflectance / (1 - reflectance)',
+    (reflectance) => {
+      const patches = patchesOf(reflectance, 5);
+      // Radiosity is asked for with a first light of 1 on every patch; seen as a whole by a receiver in its midst.
+      const seen = Float64Array.from(patches, (patch) => patch.area);
+      const counted = solve(factorise(patches), seen);
+      const whole = counted.reduce((sum, value) => sum + value, 0);
+      const area = patches.reduce((sum, patch) => sum + patch.area, 0);
+      // The exchange is evened out in a few rounds: within half a thousandth.
+      expect(Math.abs(whole / area / (reflectance / (1 - reflectance)) - 1)).toBeLessThan(0.0005);
+    },
+  );
 
   it('is symmetric: what one patch counts for another, the other counts for the one', () => {
     const patches = patchesOf(0.7, 4);
@@ -59,7 +74,9 @@ describe('the balance of a closed room', () => {
 
   it('of black walls gives nothing back', () => {
     const patches = patchesOf(0, 4);
-    expect(solve(factorise(patches), new Float64Array(patches.length).fill(1)).every((value) => value === 0)).toBe(true);
+    expect(solve(factorise(patches), new Float64Array(patches.length).fill(1)).every((value) => value === 0)).toBe(
+      true,
+    );
   });
 });
 
@@ -68,7 +85,9 @@ describe('shade on the walls', () => {
   const lines = faces.map((face) => gridLines(face, [], 6));
   const fine = lines.map(({ u, v }) => ({ u: halved(u), v: halved(v) }));
   const coarseAt = finderOf(faces, lines);
-  const pieces: Piece[] = faces.flatMap((face, index) => cellsOf(face, index, fine[index]!, 0.5, [])).map((piece) => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
+  const pieces: Piece[] = faces
+    .flatMap((face, index) => cellsOf(face, index, fine[index]!, 0.5, []))
+    .map((piece) => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
   const lattices = fine.map((faceLines, index) => latticeOf(faces[index]!, faceLines));
 
   /** The share of a piece in view from many looks. */
@@ -85,7 +104,11 @@ describe('shade on the walls', () => {
   }
 
   it('of boards and boxes is what many looks see, within a tenth at the edges and nearly exact on the whole', () => {
-    const solids = [solidBox(0.2, 1, 1.2, 0.5, 1.4, 0), solidBox(0.2, 1, 0.5, 0.5, 1.4, 0), solidBox(2, 2.5, 0, 0.6, 0.6, 1.8)];
+    const solids = [
+      solidBox(0.2, 1, 1.2, 0.5, 1.4, 0),
+      solidBox(0.2, 1, 0.5, 0.5, 1.4, 0),
+      solidBox(2, 2.5, 0, 0.6, 0.6, 1.8),
+    ];
     const point = vec(0.45, 1.7, 0.72);
     const shade = shadeOf(lattices, pieces, { point, normal: UP }, solids)!;
     let off = 0;

@@ -40,7 +40,8 @@ function transmittance(panes: number, cosIncidence: number, absorption: number):
   const sinRefracted = Math.sqrt(1 - cosIncidence ** 2) / REFRACTIVE_INDEX;
   const cosRefracted = Math.sqrt(1 - sinRefracted ** 2);
   const inside = Math.exp(-absorption / cosRefracted);
-  const perpendicular = (cosIncidence - REFRACTIVE_INDEX * cosRefracted) / (cosIncidence + REFRACTIVE_INDEX * cosRefracted);
+  const perpendicular =
+    (cosIncidence - REFRACTIVE_INDEX * cosRefracted) / (cosIncidence + REFRACTIVE_INDEX * cosRefracted);
   const parallel = (REFRACTIVE_INDEX * cosIncidence - cosRefracted) / (REFRACTIVE_INDEX * cosIncidence + cosRefracted);
   const s = stack(panes, pane(perpendicular ** 2, inside));
   const p = stack(panes, pane(parallel ** 2, inside));

@@ -40,7 +40,15 @@ export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, occluders: 
   litPart(part, pane, toSun.x, toSun.y, toSun.z);
   const { u, v, distance } = through;
   if (u < part.u0 || u > part.u1 || v < part.v0 || v > part.v1) return 0;
-  const way = clearWay(occluders, point.x, point.y, point.z, point.x + toSun.x * distance, point.y + toSun.y * distance, point.z + toSun.z * distance);
+  const way = clearWay(
+    occluders,
+    point.x,
+    point.y,
+    point.z,
+    point.x + toSun.x * distance,
+    point.y + toSun.y * distance,
+    point.z + toSun.z * distance,
+  );
   return way === 0 ? 0 : way * beamThrough(pane, toSun);
 }
 
@@ -78,7 +86,10 @@ export function instantLight(
   const sunDirect = passed > 0 ? beam * cosLeaf * sunTransmittance(pane, receiver.point, toSun, occluders) : 0;
   // Trees dim the beam before the glass does.
   const treeShare = passed > 0 ? passed / (pane.glass(cosGlass) * pane.clearShare) : 0;
-  const back = () => (sunPatch === 'exact' ? spot.sunReflectedExactly(toSun) : spot.sunReflected(outdoors.sunAzimuthDeg, outdoors.sunElevationDeg));
+  const back = () =>
+    sunPatch === 'exact'
+      ? spot.sunReflectedExactly(toSun)
+      : spot.sunReflected(outdoors.sunAzimuthDeg, outdoors.sunElevationDeg);
   return {
     direct: partsOf(spot.direct, sunDirect),
     reflected: partsOf(spot.reflected, passed > 0 && straight > 0 ? beam * treeShare * back() : 0),

@@ -5,7 +5,9 @@ import type { Enclosure } from './enclosure';
 
 /** What a lamp gives to each piece of a room's surfaces, straight, umol m-2 s-1. */
 export function lampOnSurfaces(lamp: PlacedLamp, { patches }: Enclosure, solids: readonly Occluder[]): Float64Array {
-  return Float64Array.from(patches, ({ centre, rectangle, reflectance }) => (reflectance === 0 ? 0 : lampLight(lamp, { point: centre, normal: rectangle.normal }, solids, LOOK_ONCE)));
+  return Float64Array.from(patches, ({ centre, rectangle, reflectance }) =>
+    reflectance === 0 ? 0 : lampLight(lamp, { point: centre, normal: rectangle.normal }, solids, LOOK_ONCE),
+  );
 }
 
 /** PPFD that reaches a receiver after one bounce or more, umol m-2 s-1, by what each piece counts for it. */

@@ -1,23 +1,95 @@
 /** Laws that hold of light whatever the room. */
 import fc from 'fast-check';
 import type { Room, Window } from '../home/facts';
-import { CLEAR_WEATHER, HORIZONTAL_WEIGHTS, ISOTROPIC_SKY, OVERCAST_SKY, climateWeather, clearSky, dayTypeClearness, erbsDiffuseShare, groundLux, elevationAtLux, skyYear } from '../sky';
+import {
+  CLEAR_WEATHER,
+  HORIZONTAL_WEIGHTS,
+  ISOTROPIC_SKY,
+  OVERCAST_SKY,
+  climateWeather,
+  clearSky,
+  dayTypeClearness,
+  erbsDiffuseShare,
+  groundLux,
+  elevationAtLux,
+  skyYear,
+} from '../sky';
 import { UP, vec, type Vec } from '../room';
-import { daylightYear, glassCurve, litRoom, paneOf, paneYear, passageYear, photoperiodOf, spotWindows, windowYear, type CurtainProgramme, type DaylightYear } from './index';
+import {
+  daylightYear,
+  glassCurve,
+  litRoom,
+  paneOf,
+  paneYear,
+  passageYear,
+  photoperiodOf,
+  spotWindows,
+  windowYear,
+  type CurtainProgramme,
+  type DaylightYear,
+} from './index';
 
 const room = (given: Partial<Room> = {}): Room => ({
-  id: 'room', homeId: 'home', name: 'Room', widthM: 4, depthM: 4, heightM: 2.5, wallABearing: 200, floorReflectance: 0.3, wallReflectance: 0.6,
-  ceilingReflectance: 0.8, airMovement: 'still', insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1, eveningLux: 0, eveningFromMinute: 0, eveningToMinute: 0, ...given,
+  id: 'room',
+  homeId: 'home',
+  name: 'Room',
+  widthM: 4,
+  depthM: 4,
+  heightM: 2.5,
+  wallABearing: 200,
+  floorReflectance: 0.3,
+  wallReflectance: 0.6,
+  ceilingReflectance: 0.8,
+  airMovement: 'still',
+  insideRoomId: null,
+  insideXM: 0,
+  insideYM: 0,
+  insideZM: 0,
+  shellTransmittance: 1,
+  eveningLux: 0,
+  eveningFromMinute: 0,
+  eveningToMinute: 0,
+  ...given,
 });
 
 const window = (given: Partial<Window> = {}): Window => ({
-  id: 'window', roomId: 'room', name: 'Window', side: 'a', offsetM: 1.2, insetM: 0, sillM: 0.9, widthM: 1.4, heightM: 1.2, slopeDeg: 90,
-  glazingId: 'double', frameShare: 0.1, dirtShare: 0.05, curtainId: 'none', curtainMonths: [], curtainFromMinute: 0, curtainToMinute: 1440,
-  outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.2, groundReflectance: 0.2, revealM: 0, overhangM: 0, overhangAboveM: 0,
-  secondCurtainId: 'none', secondCurtainMonths: [], secondCurtainFromMinute: 0, secondCurtainToMinute: 0, ...given,
+  id: 'window',
+  roomId: 'room',
+  name: 'Window',
+  side: 'a',
+  offsetM: 1.2,
+  insetM: 0,
+  sillM: 0.9,
+  widthM: 1.4,
+  heightM: 1.2,
+  slopeDeg: 90,
+  glazingId: 'double',
+  frameShare: 0.1,
+  dirtShare: 0.05,
+  curtainId: 'none',
+  curtainMonths: [],
+  curtainFromMinute: 0,
+  curtainToMinute: 1440,
+  outsideKind: 'open',
+  outsideDeg: 0,
+  outsideReflectance: 0.2,
+  groundReflectance: 0.2,
+  revealM: 0,
+  overhangM: 0,
+  overhangAboveM: 0,
+  secondCurtainId: 'none',
+  secondCurtainMonths: [],
+  secondCurtainFromMinute: 0,
+  secondCurtainToMinute: 0,
+  ...given,
 });
 
-const sky = skyYear({ place: { latitude: 50, longitude: 0 }, timeZone: 'Etc/GMT', year: 2026, weather: climateWeather(Array<number>(12).fill(0.45), 50, 3.5) });
+const sky = skyYear({
+  place: { latitude: 50, longitude: 0 },
+  timeZone: 'Etc/GMT',
+  year: 2026,
+  weather: climateWeather(Array<number>(12).fill(0.45), 50, 3.5),
+});
 
 interface Scene {
   readonly room?: Room;
@@ -28,7 +100,14 @@ interface Scene {
   readonly year?: typeof sky;
 }
 
-function light({ room: r = room(), windows = [window()], leaf = vec(2, 1.2, 0.8), curtain, clearness = 0.78, year = sky }: Scene): DaylightYear {
+function light({
+  room: r = room(),
+  windows = [window()],
+  leaf = vec(2, 1.2, 0.8),
+  curtain,
+  clearness = 0.78,
+  year = sky,
+}: Scene): DaylightYear {
   const panes = windows.map((w) => paneOf(r, w, { panes: 2, normalTransmittance: clearness }));
   const spots = spotWindows(litRoom(r, panes, []), { point: leaf, normal: UP });
   const years = spots.map((spot) => windowYear(spot, leaf, [], year, paneYear(spot, year)));
@@ -37,7 +116,10 @@ function light({ room: r = room(), windows = [window()], leaf = vec(2, 1.2, 0.8)
 
 const total = (year: DaylightYear) => year.byDayType.reduce((sum, value) => sum + value, 0);
 const shut = (transmittance: number, scatter: number): CurtainProgramme => ({
-  veil: { transmittance, scatter }, months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12], fromMinute: 0, toMinute: 1440,
+  veil: { transmittance, scatter },
+  months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
+  fromMinute: 0,
+  toMinute: 1440,
 });
 
 describe('more openness never means less light', () => {
@@ -60,7 +142,8 @@ describe('more openness never means less light', () => {
     const both = light({ windows: [window(), second] });
     const one = light({});
     const other = light({ windows: [second] });
-    const sunAndSky = (year: DaylightYear) => [...year.byHour.sun, ...year.byHour.sky].reduce((sum, value) => sum + value, 0);
+    const sunAndSky = (year: DaylightYear) =>
+      [...year.byHour.sun, ...year.byHour.sky].reduce((sum, value) => sum + value, 0);
     expect(sunAndSky(both)).toBeCloseTo(sunAndSky(one) + sunAndSky(other), 3);
   });
 
@@ -102,7 +185,12 @@ describe('turning the house and the sky together', () => {
   it('mirrors north and south half a year apart', () => {
     const place = { latitude: -50, longitude: 0 };
     const south = skyYear({ place, timeZone: 'Etc/GMT', year: 2026, weather: CLEAR_WEATHER });
-    const north = skyYear({ place: { latitude: 50, longitude: 0 }, timeZone: 'Etc/GMT', year: 2026, weather: CLEAR_WEATHER });
+    const north = skyYear({
+      place: { latitude: 50, longitude: 0 },
+      timeZone: 'Etc/GMT',
+      year: 2026,
+      weather: CLEAR_WEATHER,
+    });
     // The leaf stands in the window's middle, so that left and right may change places; months are not of one length,
     // so a month agrees within some per cent and the year closely.
     const scene = { windows: [window({ offsetM: 1.3 })], leaf: vec(2, 0.4, 1) };
@@ -125,26 +213,33 @@ describe('turning the house and the sky together', () => {
 describe('glass', () => {
   it('passes less the flatter light strikes it, and nothing at grazing', () => {
     fc.assert(
-      fc.property(fc.constantFrom(1, 2, 3), fc.double({ min: 0.2, max: 0.75, noNaN: true }), (panes, normalTransmittance) => {
-        const curve = glassCurve({ panes: panes as 1 | 2 | 3, normalTransmittance });
-        let last = 0;
-        for (let cosine = 0; cosine <= 1; cosine += 0.02) {
-          const passed = curve(cosine);
-          expect(passed).toBeGreaterThanOrEqual(last - 1e-9);
-          last = passed;
-        }
-        expect(curve(0)).toBe(0);
-        expect(curve(1)).toBeCloseTo(normalTransmittance, 4);
-      }),
+      fc.property(
+        fc.constantFrom(1, 2, 3),
+        fc.double({ min: 0.2, max: 0.75, noNaN: true }),
+        (panes, normalTransmittance) => {
+          const curve = glassCurve({ panes: panes as 1 | 2 | 3, normalTransmittance });
+          let last = 0;
+          for (let cosine = 0; cosine <= 1; cosine += 0.02) {
+            const passed = curve(cosine);
+            expect(passed).toBeGreaterThanOrEqual(last - 1e-9);
+            last = passed;
+          }
+          expect(curve(0)).toBe(0);
+          expect(curve(1)).toBeCloseTo(normalTransmittance, 4);
+        },
+      ),
     );
   });
 });
 
 describe('skies', () => {
-  it.each([ISOTROPIC_SKY, OVERCAST_SKY, clearSky(200, 30), clearSky(90, 5)])('integrates back to the horizontal diffuse light', (shape) => {
-    const sum = shape.reduce((all, radiance, node) => all + radiance * HORIZONTAL_WEIGHTS[node]!, 0);
-    expect(sum).toBeCloseTo(1, 9);
-  });
+  it.each([ISOTROPIC_SKY, OVERCAST_SKY, clearSky(200, 30), clearSky(90, 5)])(
+    'integrates back to the horizontal diffuse light',
+    (shape) => {
+      const sum = shape.reduce((all, radiance, node) => all + radiance * HORIZONTAL_WEIGHTS[node]!, 0);
+      expect(sum).toBeCloseTo(1, 9);
+    },
+  );
 
   it('keeps a month’s mean clearness over its day types, from dull to bright', () => {
     fc.assert(
@@ -163,14 +258,25 @@ describe('skies', () => {
   });
 
   it('reads the height of the sun back from the light of the ground', () => {
-    for (const elevation of [-10, -4.5, 0.7, 15]) expect(elevationAtLux(groundLux(elevation))).toBeCloseTo(elevation, 6);
+    for (const elevation of [-10, -4.5, 0.7, 15])
+      expect(elevationAtLux(groundLux(elevation))).toBeCloseTo(elevation, 6);
   });
 });
 
 describe('photoperiod', () => {
   it('joins stretches that touch and finds the longest night across midnight', () => {
-    expect(photoperiodOf([{ fromMinute: 480, toMinute: 960 }, { fromMinute: 900, toMinute: 1200 }])).toEqual({ dayH: 12, longestNightH: 12 });
-    expect(photoperiodOf([{ fromMinute: 480, toMinute: 960 }, { fromMinute: 1320, toMinute: 1380 }]).longestNightH).toBeCloseTo(9, 9);
+    expect(
+      photoperiodOf([
+        { fromMinute: 480, toMinute: 960 },
+        { fromMinute: 900, toMinute: 1200 },
+      ]),
+    ).toEqual({ dayH: 12, longestNightH: 12 });
+    expect(
+      photoperiodOf([
+        { fromMinute: 480, toMinute: 960 },
+        { fromMinute: 1320, toMinute: 1380 },
+      ]).longestNightH,
+    ).toBeCloseTo(9, 9);
     expect(photoperiodOf([])).toEqual({ dayH: 0, longestNightH: 24 });
   });
 });

@@ -55,7 +55,11 @@ export interface PaneYear {
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 
 /** Picks the steps of the year in which the sun stands before a window, and sums the beam that passes it. */
-export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear, even: Float64Array = OVERCAST_SKY): PaneYear {
+export function paneYear(
+  window: Pick<SpotWindow, 'pane' | 'flux'>,
+  sky: SkyYear,
+  even: Float64Array = OVERCAST_SKY,
+): PaneYear {
   const { pane } = window;
   const { dayTypes } = sky;
   const steps = new Uint32Array(sky.steps);
@@ -137,7 +141,11 @@ export function paneYear(window: Pick<SpotWindow, 'pane' | 'flux'>, sky: SkyYear
     ...beams,
     runs: runsOf(beams, sky),
     beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
-    ...nodesAround(used, (quarter) => facing + azimuth[quarter]! / weight[quarter]!, (quarter) => elevation[quarter]! / weight[quarter]!),
+    ...nodesAround(
+      used,
+      (quarter) => facing + azimuth[quarter]! / weight[quarter]!,
+      (quarter) => elevation[quarter]! / weight[quarter]!,
+    ),
     beamEnergy: energyOf(energy, used, dayTypes),
     flux: binned(window.flux, sky, even, pane.months),
     sunFlux,
@@ -149,7 +157,10 @@ type Beams = Pick<PaneYear, 'steps' | 'alongU' | 'alongV' | 'height' | 'passed' 
 function runStarts({ steps }: Beams, sky: SkyYear): Uint32Array {
   const starts: number[] = [];
   for (let i = 0; i < steps.length; i++) {
-    const begins = i === 0 || sky.bin[steps[i - 1]!] !== sky.bin[steps[i]!] || (i - starts[starts.length - 1]! >= FULL_RUN && !sameHour(sky, steps[i - 1]!, steps[i]!));
+    const begins =
+      i === 0 ||
+      sky.bin[steps[i - 1]!] !== sky.bin[steps[i]!] ||
+      (i - starts[starts.length - 1]! >= FULL_RUN && !sameHour(sky, steps[i - 1]!, steps[i]!));
     if (begins) starts.push(i);
   }
   return Uint32Array.from([...starts, steps.length]);
@@ -186,7 +197,11 @@ function runsOf(beams: Beams, sky: SkyYear): Runs {
   return runs;
 }
 
-function nodesAround(used: readonly number[], azimuthOf: (quarter: number) => number, elevationOf: (quarter: number) => number): Pick<PaneYear, 'beamNodes' | 'beamShares'> {
+function nodesAround(
+  used: readonly number[],
+  azimuthOf: (quarter: number) => number,
+  elevationOf: (quarter: number) => number,
+): Pick<PaneYear, 'beamNodes' | 'beamShares'> {
   const around = emptyAround();
   const beamNodes = new Uint16Array(4 * used.length);
   const beamShares = new Float32Array(4 * used.length);

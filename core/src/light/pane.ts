@@ -79,7 +79,13 @@ function leafSeasons(obstructions: readonly Obstruction[]): number[][] {
  * Makes a window of a room ready for tracing, with the glazing its key stands for: one pane, or one for each season in
  * which its view differs.
  */
-export function panesOf(room: Room, window: Window, glazing: Glass, obstructions: readonly Obstruction[], snowMonths: readonly number[]): Pane[] {
+export function panesOf(
+  room: Room,
+  window: Window,
+  glazing: Glass,
+  obstructions: readonly Obstruction[],
+  snowMonths: readonly number[],
+): Pane[] {
   const pane = {
     windowId: window.id,
     room,
@@ -91,14 +97,18 @@ export function panesOf(room: Room, window: Window, glazing: Glass, obstructions
       tangent: Math.tan(window.outsideDeg * RADIANS),
       reflectance: window.outsideReflectance,
     },
-    groundByMonth: Array.from({ length: 12 }, (_, i) => (snowMonths.includes(i + 1) ? Math.max(SNOW_REFLECTANCE, window.groundReflectance) : window.groundReflectance)),
+    groundByMonth: Array.from({ length: 12 }, (_, i) =>
+      snowMonths.includes(i + 1) ? Math.max(SNOW_REFLECTANCE, window.groundReflectance) : window.groundReflectance,
+    ),
     revealM: window.revealM,
     overhang: { depthM: window.overhangM, aboveM: window.overhangAboveM },
   };
   return leafSeasons(obstructions).map((months) => ({
     ...pane,
     months,
-    horizon: obstructions.map((obstruction) => sectorOf(obstruction, months[0]!)).sort((p, q) => q.transmittance - p.transmittance),
+    horizon: obstructions
+      .map((obstruction) => sectorOf(obstruction, months[0]!))
+      .sort((p, q) => q.transmittance - p.transmittance),
   }));
 }
 

@@ -13,10 +13,12 @@ export interface Lattice {
 }
 
 export function latticeOf(face: Rectangle, { u, v }: Lines): Lattice {
-  const points = u.flatMap((atU) => v.flatMap((atV) => {
-    const { x, y, z } = pointOn(face, atU / face.sizeU, atV / face.sizeV);
-    return [x, y, z];
-  }));
+  const points = u.flatMap((atU) =>
+    v.flatMap((atV) => {
+      const { x, y, z } = pointOn(face, atU / face.sizeU, atV / face.sizeV);
+      return [x, y, z];
+    }),
+  );
   return { points: Float64Array.from(points), across: u.length, up: v.length };
 }
 
@@ -28,7 +30,12 @@ const SHADE_POINTS = 5;
  * its shadow is convex; one with some corners hidden is looked at more closely. Crowns are told by the way to its middle.
  * @returns null when nothing is in the way
  */
-export function shadeOf(lattices: readonly Lattice[], pieces: readonly Piece[], { point, normal }: Receiver, occluders: readonly Occluder[]): Float64Array | null {
+export function shadeOf(
+  lattices: readonly Lattice[],
+  pieces: readonly Piece[],
+  { point, normal }: Receiver,
+  occluders: readonly Occluder[],
+): Float64Array | null {
   const ahead = occluders.filter((o) => farthestAhead(o, point, normal) > 0);
   if (ahead.length === 0) return null;
   const solids = ahead.filter((o) => o.extinction === Infinity);
@@ -38,12 +45,23 @@ export function shadeOf(lattices: readonly Lattice[], pieces: readonly Piece[], 
   for (const { points, across, up } of lattices) {
     const hiddenBy = new Int16Array(across * up);
     for (let i = 0; i < hiddenBy.length; i++) {
-      hiddenBy[i] = firstBetween(solids, point.x, point.y, point.z, points[3 * i]!, points[3 * i + 1]!, points[3 * i + 2]!);
+      hiddenBy[i] = firstBetween(
+        solids,
+        point.x,
+        point.y,
+        point.z,
+        points[3 * i]!,
+        points[3 * i + 1]!,
+        points[3 * i + 2]!,
+      );
     }
     for (let i = 0; i + 1 < across; i++) {
       for (let j = 0; j + 1 < up; j++, piece++) {
         const first = hiddenBy[i * up + j]!;
-        const alike = first === hiddenBy[i * up + j + 1] && first === hiddenBy[(i + 1) * up + j] && first === hiddenBy[(i + 1) * up + j + 1];
+        const alike =
+          first === hiddenBy[i * up + j + 1] &&
+          first === hiddenBy[(i + 1) * up + j] &&
+          first === hiddenBy[(i + 1) * up + j + 1];
         let left = alike ? (first < 0 ? 1 : 0) : shareSeen(pieces[piece]!.rectangle, point, solids);
         if (left > 0 && crowns.length > 0) {
           const { x, y, z } = pieces[piece]!.centre;

@@ -1,7 +1,13 @@
 import fc from 'fast-check';
 import { correctionOf, type Compared } from './reading';
 
-const reading = (ratio: number, given: Partial<Compared> = {}): Compared => ({ readingId: `r${ratio}`, ratio, doubt: 0.1, nearness: 1, ...given });
+const reading = (ratio: number, given: Partial<Compared> = {}): Compared => ({
+  readingId: `r${ratio}`,
+  ratio,
+  doubt: 0.1,
+  nearness: 1,
+  ...given,
+});
 
 describe('readings', () => {
   it('none corrects nothing', () => {

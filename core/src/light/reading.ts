@@ -50,9 +50,13 @@ export function correctionOf(compared: readonly Compared[]): LightCorrection | n
   const middle = used.length < 3 ? mean : medianOf(used.map(({ ratio }) => Math.log(ratio)));
   const readings = used.map((reading) => ({
     ...reading,
-    outlier: Math.abs(Math.log(reading.ratio) - middle) > OUTLIER_AT * reading.doubt ? ('yes' as const) : ('no' as const),
+    outlier:
+      Math.abs(Math.log(reading.ratio) - middle) > OUTLIER_AT * reading.doubt ? ('yes' as const) : ('no' as const),
   }));
-  const spread = used.length < 2 ? null : Math.sqrt(used.reduce((all, { ratio }) => all + (Math.log(ratio) - mean) ** 2, 0) / (used.length - 1));
+  const spread =
+    used.length < 2
+      ? null
+      : Math.sqrt(used.reduce((all, { ratio }) => all + (Math.log(ratio) - mean) ** 2, 0) / (used.length - 1));
   return { factor, doubt: 1 / Math.sqrt(weights), spread, readings };
 }
 

@@ -5,7 +5,17 @@ import type { Room, Window } from '../home/facts';
 import { CLEAR_WEATHER, ISOTROPIC_SKY, OVERCAST_SKY, clearSky, skyYear, type Weather } from '../sky';
 import { PPFD_PER_WATT } from '../units';
 import { UP, vec, type Vec } from '../room';
-import { daylightYear, instantLight, litRoom, paneOf, paneYear, passageOf, spotWindows, windowYear, type SpotWindow } from './index';
+import {
+  daylightYear,
+  instantLight,
+  litRoom,
+  paneOf,
+  paneYear,
+  passageOf,
+  spotWindows,
+  windowYear,
+  type SpotWindow,
+} from './index';
 
 interface ReferenceRoom {
   W: number;
@@ -27,17 +37,55 @@ interface Outside {
 
 function placeOf(r: ReferenceRoom, outside: Outside) {
   const room: Room = {
-    id: 'room', homeId: 'home', name: 'Reference', widthM: r.W, depthM: r.D, heightM: r.H, wallABearing: r.facade, eveningLux: 0, eveningFromMinute: 0, eveningToMinute: 0,
-    floorReflectance: r.rho.floor, wallReflectance: r.rho.walls, ceilingReflectance: r.rho.ceiling,
-    airMovement: 'still', insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1,
+    id: 'room',
+    homeId: 'home',
+    name: 'Reference',
+    widthM: r.W,
+    depthM: r.D,
+    heightM: r.H,
+    wallABearing: r.facade,
+    eveningLux: 0,
+    eveningFromMinute: 0,
+    eveningToMinute: 0,
+    floorReflectance: r.rho.floor,
+    wallReflectance: r.rho.walls,
+    ceilingReflectance: r.rho.ceiling,
+    airMovement: 'still',
+    insideRoomId: null,
+    insideXM: 0,
+    insideYM: 0,
+    insideZM: 0,
+    shellTransmittance: 1,
   };
   const window: Window = {
-    id: 'window', roomId: 'room', name: 'Window', side: 'a', offsetM: r.window.x0, insetM: 0, sillM: r.window.sill,
-    widthM: r.window.w, heightM: r.window.h, slopeDeg: 90, glazingId: 'reference', frameShare: 0, dirtShare: 0,
-    curtainId: 'none', curtainMonths: [], curtainFromMinute: 0, curtainToMinute: 0, revealM: 0, overhangM: 0, overhangAboveM: 0,
-    secondCurtainId: 'none', secondCurtainMonths: [], secondCurtainFromMinute: 0, secondCurtainToMinute: 0,
+    id: 'window',
+    roomId: 'room',
+    name: 'Window',
+    side: 'a',
+    offsetM: r.window.x0,
+    insetM: 0,
+    sillM: r.window.sill,
+    widthM: r.window.w,
+    heightM: r.window.h,
+    slopeDeg: 90,
+    glazingId: 'reference',
+    frameShare: 0,
+    dirtShare: 0,
+    curtainId: 'none',
+    curtainMonths: [],
+    curtainFromMinute: 0,
+    curtainToMinute: 0,
+    revealM: 0,
+    overhangM: 0,
+    overhangAboveM: 0,
+    secondCurtainId: 'none',
+    secondCurtainMonths: [],
+    secondCurtainFromMinute: 0,
+    secondCurtainToMinute: 0,
     outsideKind: outside.obst ? (outside.obst_kind as 'ring' | 'row') : 'open',
-    outsideDeg: outside.obst ?? 0, outsideReflectance: outside.obst_k ?? 0, groundReflectance: outside.albedo ?? 0.2,
+    outsideDeg: outside.obst ?? 0,
+    outsideReflectance: outside.obst_k ?? 0,
+    groundReflectance: outside.albedo ?? 0.2,
   };
   const pane = paneOf(room, window, { panes: r.glass === 'fresnel1' ? 1 : 2, normalTransmittance: r.tau0 });
   return litRoom(room, [pane], []);
@@ -72,15 +120,30 @@ describe('a spot in a box room at one instant', () => {
   );
   it.each(cases)('$label', ({ c, face }) => {
     const wanted = c[face] as Wanted;
-    const outside = c.outside as Outside & { DHI: number; DNI: number; sun: number[] | null; sky: string; curtain?: number };
+    const outside = c.outside as Outside & {
+      DHI: number;
+      DNI: number;
+      sun: number[] | null;
+      sky: string;
+      curtain?: number;
+    };
     const lit = placeOf(c.room as ReferenceRoom, outside);
     const [x, y, z] = c.receptor as number[];
     const receiver = { point: vec(x!, y!, z!), normal: face === 'horizontal_up' ? UP : vec(0, -1, 0) };
     const [spot] = spotWindows(lit, receiver) as [SpotWindow];
     const [sunAzimuthDeg, sunElevationDeg] = (outside.sun ?? [0, -10]) as [number, number];
     const instant = {
-      month: 6, dni: outside.DNI, dhi: outside.DHI, sunAzimuthDeg, sunElevationDeg,
-      skyShape: outside.sky === 'overcast' ? OVERCAST_SKY : outside.sky === 'clear' ? clearSky(sunAzimuthDeg, sunElevationDeg) : ISOTROPIC_SKY,
+      month: 6,
+      dni: outside.DNI,
+      dhi: outside.DHI,
+      sunAzimuthDeg,
+      sunElevationDeg,
+      skyShape:
+        outside.sky === 'overcast'
+          ? OVERCAST_SKY
+          : outside.sky === 'clear'
+            ? clearSky(sunAzimuthDeg, sunElevationDeg)
+            : ISOTROPIC_SKY,
     };
     const passage = passageOf(outside.curtain ? [{ transmittance: outside.curtain, scatter: 1 }] : []);
     const { direct, reflected } = instantLight(spot, receiver, instant, passage);
@@ -113,7 +176,8 @@ function monthlyDli(lit: ReturnType<typeof placeOf>, leaf: Vec, sky: ReturnType<
 
 describe('a clear-sky year', () => {
   describe.each(years.cases)('$name', (c) => {
-    const zone = c.utc_offset_h === 0 ? 'Etc/GMT' : `Etc/GMT${c.utc_offset_h > 0 ? '-' : '+'}${Math.abs(c.utc_offset_h)}`;
+    const zone =
+      c.utc_offset_h === 0 ? 'Etc/GMT' : `Etc/GMT${c.utc_offset_h > 0 ? '-' : '+'}${Math.abs(c.utc_offset_h)}`;
     const request = { place: { latitude: c.lat, longitude: c.lon }, timeZone: zone, year: c.year };
     const clear = skyYear({ ...request, weather: CLEAR_WEATHER });
     const even = skyYear({ ...request, weather: EVEN_WEATHER });

@@ -32,8 +32,17 @@ export interface LitRoom {
 }
 
 /** Traces a room's windows onto its own surfaces. Boards and blocks shade spots, not walls. */
-export function litRoom(room: Room, panes: readonly Pane[], solids: readonly Occluder[], resolution = DEFAULT_RESOLUTION): LitRoom {
-  const enclosure = enclosureOf(room, panes.map((pane) => pane.opening), resolution.patchesAlong);
+export function litRoom(
+  room: Room,
+  panes: readonly Pane[],
+  solids: readonly Occluder[],
+  resolution = DEFAULT_RESOLUTION,
+): LitRoom {
+  const enclosure = enclosureOf(
+    room,
+    panes.map((pane) => pane.opening),
+    resolution.patchesAlong,
+  );
   return {
     resolution,
     room,
@@ -67,7 +76,12 @@ export interface SpotWindow {
  * @param neighbours crowns and whatever else stands in the light at this spot alone
  * @param known its importance in the room, where that was asked for before
  */
-export function spotWindows(lit: LitRoom, receiver: Receiver, neighbours: readonly Occluder[] = [], known?: Importance): SpotWindow[] {
+export function spotWindows(
+  lit: LitRoom,
+  receiver: Receiver,
+  neighbours: readonly Occluder[] = [],
+  known?: Importance,
+): SpotWindow[] {
   const occluders = neighbours.length > 0 ? [...lit.solids, ...neighbours] : lit.solids;
   const importance = known ?? lit.enclosure.importance(receiver, occluders);
   return lit.panes.map((seen) => {
@@ -92,13 +106,27 @@ const CLOSE_WALL_M = 0.6;
 const FIRST_WALL = 2;
 
 /** Tells what a beam from each node gives back, traced when it is first asked for. */
-function sunReader(lit: LitRoom, seen: PaneInRoom, receiver: Receiver, occluders: readonly Occluder[], importance: Importance): (node: number) => number {
+function sunReader(
+  lit: LitRoom,
+  seen: PaneInRoom,
+  receiver: Receiver,
+  occluders: readonly Occluder[],
+  importance: Importance,
+): (node: number) => number {
   const read = new Float64Array(SKY_NODES).fill(NaN);
-  const close = lit.enclosure.faces.some((face, index) => index >= FIRST_WALL && distanceFrom(face, receiver.point) < CLOSE_WALL_M);
+  const close = lit.enclosure.faces.some(
+    (face, index) => index >= FIRST_WALL && distanceFrom(face, receiver.point) < CLOSE_WALL_M,
+  );
   const trace = (node: number) => {
     if (!close) return weighed(seen.sunFrom(node), importance.whole);
     const { azimuthDeg, elevationDeg } = nodeDirection(node);
-    const straight = straightFromPatch(lit, seen.pane, receiver, occluders, directionInRoom(lit.room, azimuthDeg, elevationDeg));
+    const straight = straightFromPatch(
+      lit,
+      seen.pane,
+      receiver,
+      occluders,
+      directionInRoom(lit.room, azimuthDeg, elevationDeg),
+    );
     return straight + weighed(seen.sunFrom(node), importance.byBounces);
   };
   return (node) => {
@@ -119,7 +147,13 @@ function distanceFrom({ corner, normal }: Rectangle, point: Vec): number {
 }
 
 /** What a beam of 1 W m-2 gives straight from its patch, by the patch's exact outline on each face. */
-function straightFromPatch(lit: LitRoom, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], toSun: Vec): number {
+function straightFromPatch(
+  lit: LitRoom,
+  pane: Pane,
+  receiver: Receiver,
+  occluders: readonly Occluder[],
+  toSun: Vec,
+): number {
   const n = pane.opening.normal;
   const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
   if (cosGlass <= 0) return 0;
@@ -133,7 +167,14 @@ function straightFromPatch(lit: LitRoom, pane: Pane, receiver: Receiver, occlude
 const EXACT_CELLS = 10;
 
 /** What comes straight from the sun's patch by its exact outline on each face, what bounces on by cells. */
-function exactSun(lit: LitRoom, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], { byBounces }: Importance, toSun: Vec): number {
+function exactSun(
+  lit: LitRoom,
+  pane: Pane,
+  receiver: Receiver,
+  occluders: readonly Occluder[],
+  { byBounces }: Importance,
+  toSun: Vec,
+): number {
   const bounced = weighed(sunOnSurfaces(lit.room, pane, lit.enclosure, EXACT_CELLS, toSun), byBounces);
   return straightFromPatch(lit, pane, receiver, occluders, toSun) + bounced;
 }

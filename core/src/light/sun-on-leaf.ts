@@ -18,7 +18,11 @@ function stanceOf({ corner, edgeU, edgeV, normal }: Rectangle, leaf: Vec): Stanc
   const x = leaf.x - corner.x;
   const y = leaf.y - corner.y;
   const z = leaf.z - corner.z;
-  return { u: x * edgeU.x + y * edgeU.y + z * edgeU.z, v: x * edgeV.x + y * edgeV.y + z * edgeV.z, away: -(x * normal.x + y * normal.y + z * normal.z) };
+  return {
+    u: x * edgeU.x + y * edgeU.y + z * edgeU.z,
+    v: x * edgeV.x + y * edgeV.y + z * edgeV.z,
+    away: -(x * normal.x + y * normal.y + z * normal.z),
+  };
 }
 
 /** A box on an opening's plane, from its near corner along its edges, m. */
@@ -56,7 +60,13 @@ function shadowOf(o: Occluder, { edgeU, edgeV, normal }: Rectangle, leaf: Vec, {
  * Follows the sun through a year, summed by bin. A run of steps whose beams all miss the leaf is passed over; one that reaches it whole
  * is added at once; the rest is followed step by step.
  */
-export function sunOnLeaf(pane: Pane, leaf: Vec, occluders: readonly Occluder[], sky: SkyYear, outside: PaneYear): SunTally {
+export function sunOnLeaf(
+  pane: Pane,
+  leaf: Vec,
+  occluders: readonly Occluder[],
+  sky: SkyYear,
+  outside: PaneYear,
+): SunTally {
   const sum = emptyTally(HOUR_BINS, sky.dayTypes);
   const { opening } = pane;
   const stance = stanceOf(opening, leaf);
@@ -75,7 +85,12 @@ export function sunOnLeaf(pane: Pane, leaf: Vec, occluders: readonly Occluder[],
     const v1 = stance.v + along[4 * run + 3]! * away;
     if (v0 > opening.sizeV || v1 < 0) continue;
     const shaded = shadows.some((shadow) => u1 >= shadow.u0 && u0 <= shadow.u1 && v1 >= shadow.v0 && v0 <= shadow.v1);
-    const reachesWhole = !shaded && u0 >= parts[4 * run]! && u1 <= parts[4 * run + 1]! && v0 >= parts[4 * run + 2]! && v1 <= parts[4 * run + 3]!;
+    const reachesWhole =
+      !shaded &&
+      u0 >= parts[4 * run]! &&
+      u1 <= parts[4 * run + 1]! &&
+      v0 >= parts[4 * run + 2]! &&
+      v1 <= parts[4 * run + 3]!;
     if (reachesWhole) {
       addPlace(sum, sky.bin[outside.steps[starts[run]!]!]!, whole, run, sky.dayTypes);
     } else if (!shaded || !hiddenWhole(solids, opening, leaf, { u0, u1, v0, v1 })) {
@@ -86,14 +101,37 @@ export function sunOnLeaf(pane: Pane, leaf: Vec, occluders: readonly Occluder[],
 }
 
 /** Whether one solid thing hides all of a box on the opening's plane: it does when it hides the corners, since its shadow is convex. */
-function hiddenWhole(solids: readonly Occluder[], { corner, edgeU, edgeV }: Rectangle, leaf: Vec, { u0, u1, v0, v1 }: Span): boolean {
+function hiddenWhole(
+  solids: readonly Occluder[],
+  { corner, edgeU, edgeV }: Rectangle,
+  leaf: Vec,
+  { u0, u1, v0, v1 }: Span,
+): boolean {
   const hiddenBy = (u: number, v: number) =>
-    firstBetween(solids, leaf.x, leaf.y, leaf.z, corner.x + edgeU.x * u + edgeV.x * v, corner.y + edgeU.y * u + edgeV.y * v, corner.z + edgeU.z * u + edgeV.z * v);
+    firstBetween(
+      solids,
+      leaf.x,
+      leaf.y,
+      leaf.z,
+      corner.x + edgeU.x * u + edgeV.x * v,
+      corner.y + edgeU.y * u + edgeV.y * v,
+      corner.z + edgeU.z * u + edgeV.z * v,
+    );
   const first = hiddenBy(u0, v0);
   return first >= 0 && hiddenBy(u1, v0) === first && hiddenBy(u0, v1) === first && hiddenBy(u1, v1) === first;
 }
 
-function addSteps(sum: SunTally, { corner, edgeU, edgeV }: Rectangle, leaf: Vec, stance: Stance, above: readonly Occluder[], sky: SkyYear, outside: PaneYear, from: number, to: number): void {
+function addSteps(
+  sum: SunTally,
+  { corner, edgeU, edgeV }: Rectangle,
+  leaf: Vec,
+  stance: Stance,
+  above: readonly Occluder[],
+  sky: SkyYear,
+  outside: PaneYear,
+  from: number,
+  to: number,
+): void {
   const { alongU, alongV, parts } = outside;
   let before = -1;
   let hourSum = 0;
@@ -107,8 +145,13 @@ function addSteps(sum: SunTally, { corner, edgeU, edgeV }: Rectangle, leaf: Vec,
     if (above.length > 0) {
       // Under a tree or a crown the sun shines in flecks: what is left of it counts.
       const way = clearWay(
-        above, leaf.x, leaf.y, leaf.z,
-        corner.x + edgeU.x * u + edgeV.x * v, corner.y + edgeU.y * u + edgeV.y * v, corner.z + edgeU.z * u + edgeV.z * v,
+        above,
+        leaf.x,
+        leaf.y,
+        leaf.z,
+        corner.x + edgeU.x * u + edgeV.x * v,
+        corner.y + edgeU.y * u + edgeV.y * v,
+        corner.z + edgeU.z * u + edgeV.z * v,
       );
       if (way === 0) continue;
       passed *= way;

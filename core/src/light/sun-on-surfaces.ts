@@ -16,7 +16,12 @@ export interface SunOnSurfaces {
 const NO_SUN: SunOnSurfaces = { pieces: new Uint16Array(0), irradiances: new Float64Array(0) };
 
 /** Carries a beam from each node of the fine net through a pane onto the room's pieces, when it is first asked for. */
-export function sunTracer(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number): (node: number) => SunOnSurfaces {
+export function sunTracer(
+  room: Room,
+  pane: Pane,
+  enclosure: Enclosure,
+  sunCells: number,
+): (node: number) => SunOnSurfaces {
   const known = new Map<number, SunOnSurfaces>();
   return (node) => {
     let beam = known.get(node);
@@ -32,7 +37,13 @@ export function sunTracer(room: Room, pane: Pane, enclosure: Enclosure, sunCells
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 
 /** @param sunCells along each edge of the part of the window through which the beam comes */
-export function sunOnSurfaces(room: Room, pane: Pane, enclosure: Enclosure, sunCells: number, toSun: Vec): SunOnSurfaces {
+export function sunOnSurfaces(
+  room: Room,
+  pane: Pane,
+  enclosure: Enclosure,
+  sunCells: number,
+  toSun: Vec,
+): SunOnSurfaces {
   const { corner, edgeU, edgeV, normal } = pane.opening;
   const cosGlass = toSun.x * normal.x + toSun.y * normal.y + toSun.z * normal.z;
   if (cosGlass <= 0) return NO_SUN;
@@ -47,7 +58,11 @@ export function sunOnSurfaces(room: Room, pane: Pane, enclosure: Enclosure, sunC
     const u = u0 + ((i + 0.5) / sunCells) * (u1 - u0);
     for (let j = 0; j < sunCells; j++) {
       const v = v0 + ((j + 0.5) / sunCells) * (v1 - v0);
-      const cell = { x: corner.x + edgeU.x * u + edgeV.x * v, y: corner.y + edgeU.y * u + edgeV.y * v, z: corner.z + edgeU.z * u + edgeV.z * v };
+      const cell = {
+        x: corner.x + edgeU.x * u + edgeV.x * v,
+        y: corner.y + edgeU.y * u + edgeV.y * v,
+        z: corner.z + edgeU.z * u + edgeV.z * v,
+      };
       const { face, point } = hitFace(room, cell, inward);
       const piece = enclosure.patchAt(face, point);
       if (sums[piece] === 0) pieces.push(piece);

@@ -56,25 +56,42 @@ describe('the sun through a window', () => {
     const toSun = sunAt(180, 55);
     const facingDown = { point: vec(2, 1, 1), normal: vec(0, 0, -1) };
     const open = sunPolygons(lit, pane, facingDown, [], toSun).reduce((sum, { share, view }) => sum + share * view, 0);
-    const hidden = sunPolygons(lit, pane, facingDown, [solidBox(0, 0, 0.5, 4, 5, 0)], toSun).reduce((sum, { share, view }) => sum + share * view, 0);
+    const hidden = sunPolygons(lit, pane, facingDown, [solidBox(0, 0, 0.5, 4, 5, 0)], toSun).reduce(
+      (sum, { share, view }) => sum + share * view,
+      0,
+    );
     expect(open).toBeGreaterThan(0.001);
     expect(hidden).toBe(0);
   });
 
   it('throws nothing back from the face a leaf lies behind', () => {
-    expect(sunPolygons(lit, pane, { point: vec(2, 1, 0), normal: UP }, [], sunAt(180, 60)).map(({ view }) => view).every((view) => view >= 0)).toBe(true);
+    expect(
+      sunPolygons(lit, pane, { point: vec(2, 1, 0), normal: UP }, [], sunAt(180, 60))
+        .map(({ view }) => view)
+        .every((view) => view >= 0),
+    ).toBe(true);
   });
 });
 
 describe('the part of a pane that is lit', () => {
   const part = { u0: 0, u1: 0, v0: 0, v1: 0 };
   const lengths = (given: Partial<typeof window>, toSun: Vec) => {
-    litPart(part, paneOf(room, { ...window, ...given }, { panes: 2, normalTransmittance: 0.78 }), toSun.x, toSun.y, toSun.z);
+    litPart(
+      part,
+      paneOf(room, { ...window, ...given }, { panes: 2, normalTransmittance: 0.78 }),
+      toSun.x,
+      toSun.y,
+      toSun.z,
+    );
     return { across: Math.max(0, part.u1 - part.u0), up: Math.max(0, part.v1 - part.v0) };
   };
 
   it('is all of it without reveal and overhang', () => {
-    fc.assert(fc.property(azimuths, elevations, (azimuth, elevation) => expect(lengths({}, sunAt(azimuth, elevation))).toEqual({ across: 1.6, up: 1.3 })));
+    fc.assert(
+      fc.property(azimuths, elevations, (azimuth, elevation) =>
+        expect(lengths({}, sunAt(azimuth, elevation))).toEqual({ across: 1.6, up: 1.3 }),
+      ),
+    );
   });
 
   it('is cut by a reveal as deep as the sun is aslant', () => {
@@ -92,16 +109,28 @@ describe('the part of a pane that is lit', () => {
 
 describe('what a leaf makes of the room', () => {
   it('weighs its surfaces the same whether pieces are asked near or far, and none for less than nothing', () => {
-    const shape = { widthM: 4, depthM: 3, heightM: 2.5, floorReflectance: 0.3, wallReflectance: 0.6, ceilingReflectance: 0.8 };
+    const shape = {
+      widthM: 4,
+      depthM: 3,
+      heightM: 2.5,
+      floorReflectance: 0.3,
+      wallReflectance: 0.6,
+      ceilingReflectance: 0.8,
+    };
     const { importance, shareOfPatch, patchOf, coarseCount } = enclosureOf(shape, [], 6);
     fc.assert(
-      fc.property(fc.double({ min: 0.2, max: 3.8, noNaN: true }), fc.double({ min: 0.2, max: 2.8, noNaN: true }), fc.double({ min: 0.05, max: 2.3, noNaN: true }), (x, y, z) => {
-        const { whole, byBounces } = importance({ point: vec(x, y, z), normal: UP }, []);
-        for (let i = 0; i < whole.length; i++) {
-          expect(whole[i]!).toBeGreaterThanOrEqual(byBounces[i]! - 1e-12);
-          expect(byBounces[i]!).toBeGreaterThanOrEqual(-1e-9);
-        }
-      }),
+      fc.property(
+        fc.double({ min: 0.2, max: 3.8, noNaN: true }),
+        fc.double({ min: 0.2, max: 2.8, noNaN: true }),
+        fc.double({ min: 0.05, max: 2.3, noNaN: true }),
+        (x, y, z) => {
+          const { whole, byBounces } = importance({ point: vec(x, y, z), normal: UP }, []);
+          for (let i = 0; i < whole.length; i++) {
+            expect(whole[i]!).toBeGreaterThanOrEqual(byBounces[i]! - 1e-12);
+            expect(byBounces[i]!).toBeGreaterThanOrEqual(-1e-9);
+          }
+        },
+      ),
       { numRuns: 10 },
     );
     const sums = new Float64Array(coarseCount);

@@ -48,7 +48,13 @@ const LOOKS = 6;
  * @returns for each face that the beam meets: the share of a beam of 1 W m-2 that its patch throws back as exitance, and
  *   the patch's configuration factor at the receiver, less what occluders hide
  */
-export function sunPolygons(lit: LitSurfaces, pane: Pane, receiver: Receiver, occluders: readonly Occluder[], toSun: Vec): { share: number; view: number }[] {
+export function sunPolygons(
+  lit: LitSurfaces,
+  pane: Pane,
+  receiver: Receiver,
+  occluders: readonly Occluder[],
+  toSun: Vec,
+): { share: number; view: number }[] {
   const corners = litCorners(pane, toSun);
   if (corners.length === 0) return [];
   const { floorReflectance, ceilingReflectance, wallReflectance } = lit.room;
@@ -60,7 +66,9 @@ export function sunPolygons(lit: LitSurfaces, pane: Pane, receiver: Receiver, oc
     if (polygon.length < 3 || dot(minus(receiver.point, face.corner), face.normal) <= 1e-9) return [];
     const whole = configurationFactor(polygon, receiver.point, receiver.normal);
     if (whole === 0) return [];
-    return [{ share: reflectance * dot(toSun, face.normal), view: whole * shareInView(polygon, receiver.point, occluders) }];
+    return [
+      { share: reflectance * dot(toSun, face.normal), view: whole * shareInView(polygon, receiver.point, occluders) },
+    ];
   });
 }
 
@@ -88,7 +96,14 @@ function shareInView(polygon: readonly Vec[], from: Vec, occluders: readonly Occ
 /** The outline of a window's sun on a level plane of the room, as points on the plan; empty when none falls there. */
 export function sunOnPlan(pane: Pane, room: Pick<Room, 'widthM' | 'depthM'>, toSun: Vec, heightM: number): Vec[] {
   const polygon = carried(litCorners(pane, toSun), vec(0, 0, heightM), vec(0, 0, 1), toSun);
-  const plan: Rectangle = { corner: vec(0, 0, heightM), edgeU: vec(1, 0, 0), edgeV: vec(0, 1, 0), sizeU: room.widthM, sizeV: room.depthM, normal: vec(0, 0, 1) };
+  const plan: Rectangle = {
+    corner: vec(0, 0, heightM),
+    edgeU: vec(1, 0, 0),
+    edgeV: vec(0, 1, 0),
+    sizeU: room.widthM,
+    sizeV: room.depthM,
+    normal: vec(0, 0, 1),
+  };
   const outline = cutToRectangle(polygon, plan);
   return outline.length < 3 ? [] : outline;
 }

@@ -37,7 +37,16 @@ export function sameHour(sky: SkyYear, before: number, step: number): boolean {
  * @param before the step added last, -1 for none; @param hourSum what its hour had come to, W m-2
  * @returns what this step's hour has come to
  */
-export function addStep(tally: SunTally, place: number, sky: SkyYear, step: number, onLeaf: number, shine: number, before: number, hourSum: number): number {
+export function addStep(
+  tally: SunTally,
+  place: number,
+  sky: SkyYear,
+  step: number,
+  onLeaf: number,
+  shine: number,
+  before: number,
+  hourSum: number,
+): number {
   const { dayTypes, stepMinutes } = sky;
   const hours = stepMinutes / 60 / sky.daysInMonth[Math.floor(sky.bin[step]! / 24)]!;
   const threshold = SUNSHINE_THRESHOLD / shine;
@@ -51,14 +60,16 @@ export function addStep(tally: SunTally, place: number, sky: SkyYear, step: numb
     tally.possible[place]! += hours;
     tally.likely[place]! += (hours * sunny) / dayTypes;
   }
-  const sum = (before >= 0 && sameHour(sky, before, step) ? hourSum : 0) + (sky.dniMost[step]! * onLeaf * stepMinutes) / 60;
+  const sum =
+    (before >= 0 && sameHour(sky, before, step) ? hourSum : 0) + (sky.dniMost[step]! * onLeaf * stepMinutes) / 60;
   if (sum > tally.strongest[place]!) tally.strongest[place] = sum;
   return sum;
 }
 
 /** Adds one place of a tally to a place of another. */
 export function addPlace(into: SunTally, place: number, from: SunTally, of: number, dayTypes: number): void {
-  for (let type = 0; type < dayTypes; type++) into.energy[place * dayTypes + type]! += from.energy[of * dayTypes + type]!;
+  for (let type = 0; type < dayTypes; type++)
+    into.energy[place * dayTypes + type]! += from.energy[of * dayTypes + type]!;
   into.possible[place]! += from.possible[of]!;
   into.likely[place]! += from.likely[of]!;
   if (from.strongest[of]! > into.strongest[place]!) into.strongest[place] = from.strongest[of]!;

@@ -10,7 +10,11 @@ import { DEFAULT_RESOLUTION } from './resolution';
 import { gather, surfaceLight } from './surface-light';
 
 const room = { ...smallHome.rooms[0]!, widthM: 4, depthM: 4, heightM: 2.6 };
-const pane = paneOf(room, { ...smallHome.windows[0]!, frameShare: 0, dirtShare: 0 }, { panes: 0, normalTransmittance: 1 });
+const pane = paneOf(
+  room,
+  { ...smallHome.windows[0]!, frameShare: 0, dirtShare: 0 },
+  { panes: 0, normalTransmittance: 1 },
+);
 const enclosure = enclosureOf(room, [pane.opening], DEFAULT_RESOLUTION.patchesAlong);
 const light = surfaceLight(pane, enclosure, DEFAULT_RESOLUTION);
 const pieces = enclosure.patches.length;
@@ -27,7 +31,8 @@ describe('light on the surfaces', () => {
     let onWalls = 0;
     for (let piece = 0; piece < pieces; piece++) onWalls += evenOn(piece) * enclosure.patches[piece]!.area;
     const flux = fluxThrough(pane);
-    const entered = (flux.sky.reduce((sum, value) => sum + value, 0) + flux.ground) * pane.opening.sizeU * pane.opening.sizeV;
+    const entered =
+      (flux.sky.reduce((sum, value) => sum + value, 0) + flux.ground) * pane.opening.sizeU * pane.opening.sizeV;
     expect(Math.abs(onWalls / entered - 1)).toBeLessThan(0.03);
   });
 
@@ -41,7 +46,12 @@ describe('light on the surfaces', () => {
   it('is near that of a point in the middle of each far piece', () => {
     const far = enclosure.patches.map((patch, piece) => ({ patch, piece })).filter(({ patch }) => patch.face === 4);
     for (const { patch, piece } of far) {
-      const { sky, ground } = directLight(pane, { point: pointOn(patch.rectangle, 0.5, 0.5), normal: patch.rectangle.normal }, [], { cellPerDistance: 0.08, least: 20, most: 120 });
+      const { sky, ground } = directLight(
+        pane,
+        { point: pointOn(patch.rectangle, 0.5, 0.5), normal: patch.rectangle.normal },
+        [],
+        { cellPerDistance: 0.08, least: 20, most: 120 },
+      );
       const here = sky.reduce((sum, value) => sum + value, 0) + ground;
       expect(Math.abs(evenOn(piece) / here - 1)).toBeLessThan(0.02);
     }
@@ -50,14 +60,20 @@ describe('light on the surfaces', () => {
   it('keeps as the mean of a patch that of its quarters, area for area', () => {
     for (let i = 0; i < light.nodes.length; i += 7) {
       const means = new Float64Array(enclosure.coarseCount);
-      for (let piece = 0; piece < pieces; piece++) means[enclosure.patchOf[piece]!]! += enclosure.shareOfPatch[piece]! * light.sky[i * pieces + piece]!;
-      for (let patch = 0; patch < enclosure.coarseCount; patch++) expect(light.patchSky[i * enclosure.coarseCount + patch]!).toBeCloseTo(means[patch]!, 5);
+      for (let piece = 0; piece < pieces; piece++)
+        means[enclosure.patchOf[piece]!]! += enclosure.shareOfPatch[piece]! * light.sky[i * pieces + piece]!;
+      for (let patch = 0; patch < enclosure.coarseCount; patch++)
+        expect(light.patchSky[i * enclosure.coarseCount + patch]!).toBeCloseTo(means[patch]!, 5);
     }
   });
 });
 
 describe('what surfaces pass on to a spot', () => {
-  const places = fc.record({ x: fc.double({ min: 0.3, max: 3.7, noNaN: true }), y: fc.double({ min: 0.3, max: 3.7, noNaN: true }), z: fc.double({ min: 0.2, max: 2, noNaN: true }) });
+  const places = fc.record({
+    x: fc.double({ min: 0.3, max: 3.7, noNaN: true }),
+    y: fc.double({ min: 0.3, max: 3.7, noNaN: true }),
+    z: fc.double({ min: 0.2, max: 2, noNaN: true }),
+  });
 
   it('is the sum over pieces of what each gets and counts, within a hundredth', () => {
     fc.assert(
@@ -84,7 +100,14 @@ describe('what surfaces pass on to a spot', () => {
 
   it('doubles when every piece counts for twice as much', () => {
     const { whole } = enclosure.importance({ point: vec(2, 2, 0.8), normal: UP }, []);
-    const [once, twice] = [gather(light, whole, enclosure), gather(light, whole.map((value) => 2 * value), enclosure)];
+    const [once, twice] = [
+      gather(light, whole, enclosure),
+      gather(
+        light,
+        whole.map((value) => 2 * value),
+        enclosure,
+      ),
+    ];
     for (const node of light.nodes) expect(twice.sky[node]!).toBeCloseTo(2 * once.sky[node]!, 9);
     expect(twice.veil).toBeCloseTo(2 * once.veil, 9);
   });

@@ -51,7 +51,8 @@ function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, c
   const means = new Float32Array(coarseCount * width);
   for (let piece = 0; piece < patchOf.length; piece++) {
     const share = shareOfPatch[piece]!;
-    for (let i = 0; i < width; i++) means[i * coarseCount + patchOf[piece]!]! += share * sky[i * patchOf.length + piece]!;
+    for (let i = 0; i < width; i++)
+      means[i * coarseCount + patchOf[piece]!]! += share * sky[i * patchOf.length + piece]!;
   }
   return means;
 }
@@ -72,7 +73,11 @@ const ALIKE = 0.12;
  * The weighted sum over pieces of what they get: what they pass on to one spot. A patch is taken as a whole at its
  * mean, and only the pieces that count for more or less than that one by one.
  */
-export function gather(light: SurfaceLight, importance: Float64Array, { patchOf, shareOfPatch, coarseCount }: Enclosure): DirectLight {
+export function gather(
+  light: SurfaceLight,
+  importance: Float64Array,
+  { patchOf, shareOfPatch, coarseCount }: Enclosure,
+): DirectLight {
   const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), veil: 0 };
   const pieces = importance.length;
   const whole = new Float64Array(coarseCount);
@@ -117,7 +122,14 @@ function addMeanLight(mean: DirectLight, pane: Pane, piece: Rectangle, resolutio
   const points = away > FAR_PIECE * Math.max(piece.sizeU, piece.sizeV) ? [0.5] : [0.2113, 0.7887];
   for (const u of points) {
     for (const v of points) {
-      addDirectLight(mean, 1 / points.length ** 2, pane, { point: pointOn(piece, u, v), normal: piece.normal }, [], resolution.surface);
+      addDirectLight(
+        mean,
+        1 / points.length ** 2,
+        pane,
+        { point: pointOn(piece, u, v), normal: piece.normal },
+        [],
+        resolution.surface,
+      );
     }
   }
 }

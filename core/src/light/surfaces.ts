@@ -21,17 +21,27 @@ export interface Piece extends Patch {
 /** Lines nearer to a window edge than this share of the face give way to it. */
 const TOO_NEAR = 0.04;
 
-export type Shape = Pick<Room, 'widthM' | 'depthM' | 'heightM' | 'floorReflectance' | 'wallReflectance' | 'ceilingReflectance'>;
+export type Shape = Pick<
+  Room,
+  'widthM' | 'depthM' | 'heightM' | 'floorReflectance' | 'wallReflectance' | 'ceilingReflectance'
+>;
 
 export interface Lines {
   readonly u: readonly number[];
   readonly v: readonly number[];
 }
 
-export const halved = (lines: readonly number[]) => lines.flatMap((line, i) => (i === 0 ? [line] : [(lines[i - 1]! + line) / 2, line]));
+export const halved = (lines: readonly number[]) =>
+  lines.flatMap((line, i) => (i === 0 ? [line] : [(lines[i - 1]! + line) / 2, line]));
 
 /** The patches of one face between its lines, row by row. */
-export function cellsOf(face: Rectangle, index: number, { u, v }: Lines, reflectance: number, openings: readonly Rectangle[]): Patch[] {
+export function cellsOf(
+  face: Rectangle,
+  index: number,
+  { u, v }: Lines,
+  reflectance: number,
+  openings: readonly Rectangle[],
+): Patch[] {
   const patches: Patch[] = [];
   for (let i = 0; i + 1 < u.length; i++) {
     for (let j = 0; j + 1 < v.length; j++) {
@@ -43,7 +53,13 @@ export function cellsOf(face: Rectangle, index: number, { u, v }: Lines, reflect
       };
       const centre = pointOn(rectangle, 0.5, 0.5);
       const black = openings.some((opening) => liesOn(opening, face) && holds(opening, centre));
-      patches.push({ rectangle, centre, area: rectangle.sizeU * rectangle.sizeV, reflectance: black ? 0 : reflectance, face: index });
+      patches.push({
+        rectangle,
+        centre,
+        area: rectangle.sizeU * rectangle.sizeV,
+        reflectance: black ? 0 : reflectance,
+        face: index,
+      });
     }
   }
   return patches;
@@ -72,7 +88,12 @@ export function facesOf({ widthM: w, depthM: d, heightM: h }: Shape): Rectangle[
   const y = vec(0, 1, 0);
   const z = vec(0, 0, 1);
   const face = (corner: Vec, edgeU: Vec, edgeV: Vec, sizeU: number, sizeV: number, normal: Vec) => ({
-    corner, edgeU, edgeV, sizeU, sizeV, normal,
+    corner,
+    edgeU,
+    edgeV,
+    sizeU,
+    sizeV,
+    normal,
   });
   return [
     face(vec(0, 0, 0), x, y, w, d, z),
@@ -85,7 +106,11 @@ export function facesOf({ widthM: w, depthM: d, heightM: h }: Shape): Rectangle[
 }
 
 /** Which face of a box a ray from inside meets, and where. */
-export function hitFace(room: Pick<Room, 'widthM' | 'depthM' | 'heightM'>, from: Vec, way: Vec): { face: number; point: Vec } {
+export function hitFace(
+  room: Pick<Room, 'widthM' | 'depthM' | 'heightM'>,
+  from: Vec,
+  way: Vec,
+): { face: number; point: Vec } {
   // Each pair of faces stands at right angles to one axis: the ray can meet one of the two.
   const alongX = way.x > 0 ? (room.widthM - from.x) / way.x : way.x < 0 ? -from.x / way.x : Infinity;
   const alongY = way.y > 0 ? (room.depthM - from.y) / way.y : way.y < 0 ? -from.y / way.y : Infinity;
@@ -115,7 +140,9 @@ const ON_FACE_M = 1e-9;
 
 /** Whether an opening is a part of a face or of its patch's plane: none of its light falls there straight. */
 export function liesOn(opening: Rectangle, face: Rectangle): boolean {
-  return dot(opening.normal, face.normal) < -0.999 && Math.abs(dot(minus(opening.corner, face.corner), face.normal)) < 1e-6;
+  return (
+    dot(opening.normal, face.normal) < -0.999 && Math.abs(dot(minus(opening.corner, face.corner), face.normal)) < 1e-6
+  );
 }
 
 function holds(r: Rectangle, point: Vec): boolean {
@@ -125,7 +152,11 @@ function holds(r: Rectangle, point: Vec): boolean {
   return u > 0 && u < r.sizeU && v > 0 && v < r.sizeV;
 }
 
-export function gridLines(face: Rectangle, openings: readonly Rectangle[], patchesAlong: number): { u: number[]; v: number[] } {
+export function gridLines(
+  face: Rectangle,
+  openings: readonly Rectangle[],
+  patchesAlong: number,
+): { u: number[]; v: number[] } {
   const cutsU: number[] = [];
   const cutsV: number[] = [];
   for (const opening of openings) {
@@ -140,7 +171,10 @@ export function gridLines(face: Rectangle, openings: readonly Rectangle[], patch
 }
 
 function linesAlong(size: number, cuts: readonly number[], patchesAlong: number): number[] {
-  const graded = Array.from({ length: patchesAlong + 1 }, (_, i) => (size * (1 - Math.cos((Math.PI * i) / patchesAlong))) / 2);
+  const graded = Array.from(
+    { length: patchesAlong + 1 },
+    (_, i) => (size * (1 - Math.cos((Math.PI * i) / patchesAlong))) / 2,
+  );
   const inner = graded.slice(1, -1).filter((line) => cuts.every((cut) => Math.abs(cut - line) > TOO_NEAR * size));
   const held = cuts.filter((cut) => cut > 1e-6 && cut < size - 1e-6);
   const lines = [0, ...inner, ...held, size].sort((p, q) => p - q);

@@ -7,11 +7,29 @@ import { fluxThrough, litRoom, paneOf, paneYear, spotWindows, sunTransmittance, 
 import { sunOnLeaf } from './sun-on-leaf';
 
 const room = { ...smallHome.rooms[0]!, widthM: 4, depthM: 4, heightM: 2.6, wallABearing: 170 };
-const window = { ...smallHome.windows[0]!, offsetM: 1.2, sillM: 0.9, widthM: 1.4, heightM: 1.2, overhangM: 0.3, overhangAboveM: 0.1, revealM: 0.15 };
-const sky = skyYear({ place: { latitude: 50, longitude: 3 }, timeZone: 'Etc/GMT', year: 2026, weather: climateWeather(Array<number>(12).fill(0.45), 50, 3.5) });
+const window = {
+  ...smallHome.windows[0]!,
+  offsetM: 1.2,
+  sillM: 0.9,
+  widthM: 1.4,
+  heightM: 1.2,
+  overhangM: 0.3,
+  overhangAboveM: 0.1,
+  revealM: 0.15,
+};
+const sky = skyYear({
+  place: { latitude: 50, longitude: 3 },
+  timeZone: 'Etc/GMT',
+  year: 2026,
+  weather: climateWeather(Array<number>(12).fill(0.45), 50, 3.5),
+});
 const GLASS = { panes: 2, normalTransmittance: 0.76 } as const;
 const wall = paneOf(room, window, GLASS);
-const roof = paneOf(room, { ...window, side: 'b', slopeDeg: 40, sillM: 1.4, insetM: 0.6, heightM: 1, overhangM: 0, revealM: 0 }, GLASS);
+const roof = paneOf(
+  room,
+  { ...window, side: 'b', slopeDeg: 40, sillM: 1.4, insetM: 0.6, heightM: 1, overhangM: 0, revealM: 0 },
+  GLASS,
+);
 
 const BOARD = solidBox(1.5, 0.2, 1.15, 1, 0.4, 0);
 const CROWN: Occluder = { ...solidBox(1.6, 0.3, 0.9, 0.5, 0.3, 0.4), extinction: 1.2 };
@@ -36,7 +54,15 @@ function stepByStep(pane: Pane, leaf: Vec, occluders: readonly Occluder[]) {
       energy[bin * sky.dayTypes + type]! += beam * share;
       brightest = Math.max(brightest, beam);
     }
-    if (passed / (pane.glass(toSun.x * pane.opening.normal.x + toSun.y * pane.opening.normal.y + toSun.z * pane.opening.normal.z) * pane.clearShare) >= 0.5) hoursInSight[bin]! += share;
+    if (
+      passed /
+        (pane.glass(
+          toSun.x * pane.opening.normal.x + toSun.y * pane.opening.normal.y + toSun.z * pane.opening.normal.z,
+        ) *
+          pane.clearShare) >=
+      0.5
+    )
+      hoursInSight[bin]! += share;
     const hour = `${bin}|${day}`;
     hours.set(hour, (hours.get(hour) ?? 0) + brightest / 4);
   }
@@ -64,7 +90,10 @@ describe('the sun on a leaf', () => {
     expect(Math.abs(sum(year.possible) / sum(rays.hoursInSight) - 1)).toBeLessThan(0.003);
     for (let bin = 0; bin < HOUR_BINS; bin++) {
       const at = bin * sky.dayTypes;
-      expect(year.energy.slice(at, at + sky.dayTypes).reduce((p, q) => p + q, 0)).toBeCloseTo(sum(rays.energy.slice(at, at + sky.dayTypes)), 0);
+      expect(year.energy.slice(at, at + sky.dayTypes).reduce((p, q) => p + q, 0)).toBeCloseTo(
+        sum(rays.energy.slice(at, at + sky.dayTypes)),
+        0,
+      );
       // An hour is one day's: what fell on the same hour of another day is not added to it.
       expect(Math.abs(year.strongest[bin]! - rays.peak[bin]!)).toBeLessThan(0.5);
     }
@@ -73,16 +102,35 @@ describe('the sun on a leaf', () => {
   it('is what rays tell wherever boards, cupboards and crowns stand', () => {
     const outside = paneYear({ pane: wall, flux: fluxThrough(wall) }, sky);
     const within = (min: number, max: number) => fc.double({ min, max, noNaN: true });
-    const thing = fc.record({ x: within(0, 3), y: within(0, 2), z: within(0.2, 1.6), sizeX: within(0.1, 1.5), sizeY: within(0.1, 0.8), sizeZ: fc.constantFrom(0, 0.3, 1.2), extinction: fc.constantFrom(Infinity, Infinity, 0.8) });
+    const thing = fc.record({
+      x: within(0, 3),
+      y: within(0, 2),
+      z: within(0.2, 1.6),
+      sizeX: within(0.1, 1.5),
+      sizeY: within(0.1, 0.8),
+      sizeZ: fc.constantFrom(0, 0.3, 1.2),
+      extinction: fc.constantFrom(Infinity, Infinity, 0.8),
+    });
     fc.assert(
-      fc.property(within(0.2, 3.8), within(0.05, 2.5), within(0.2, 1.8), fc.array(thing, { maxLength: 3 }), (x, y, z, things) => {
-        const leaf = vec(x, y, z);
-        const occluders = things.map((o): Occluder => ({ ...solidBox(o.x, o.y, o.z, o.sizeX, o.sizeY, o.sizeZ), extinction: o.extinction }));
-        const year = sunOnLeaf(wall, leaf, occluders, sky, outside);
-        const rays = stepByStep(wall, leaf, occluders);
-        expect(Math.abs(sum(year.energy) - sum(rays.energy))).toBeLessThan(1 + 0.001 * sum(rays.energy));
-        expect(Math.abs(sum(year.possible) - sum(rays.hoursInSight))).toBeLessThan(0.02 + 0.003 * sum(rays.hoursInSight));
-      }),
+      fc.property(
+        within(0.2, 3.8),
+        within(0.05, 2.5),
+        within(0.2, 1.8),
+        fc.array(thing, { maxLength: 3 }),
+        (x, y, z, things) => {
+          const leaf = vec(x, y, z);
+          const occluders = things.map((o): Occluder => ({
+            ...solidBox(o.x, o.y, o.z, o.sizeX, o.sizeY, o.sizeZ),
+            extinction: o.extinction,
+          }));
+          const year = sunOnLeaf(wall, leaf, occluders, sky, outside);
+          const rays = stepByStep(wall, leaf, occluders);
+          expect(Math.abs(sum(year.energy) - sum(rays.energy))).toBeLessThan(1 + 0.001 * sum(rays.energy));
+          expect(Math.abs(sum(year.possible) - sum(rays.hoursInSight))).toBeLessThan(
+            0.02 + 0.003 * sum(rays.hoursInSight),
+          );
+        },
+      ),
       { numRuns: 25, seed: 7 },
     );
   });

@@ -53,7 +53,11 @@ export function windowYear(
   };
 }
 
-function sunThrownBack({ sunFromNode }: SpotWindow, dayTypes: number, { beamBins, beamNodes, beamShares, beamEnergy }: PaneYear): Float32Array {
+function sunThrownBack(
+  { sunFromNode }: SpotWindow,
+  dayTypes: number,
+  { beamBins, beamNodes, beamShares, beamEnergy }: PaneYear,
+): Float32Array {
   const thrownBack = new Float32Array(HOUR_BINS * dayTypes);
   for (let entry = 0; entry < beamBins.length; entry++) {
     let back = 0;

@@ -26,7 +26,11 @@ export interface DaylightYear {
  * Adds up a spot's windows under their curtains.
  * @param passages by window id; a window without one stands open
  */
-export function daylightYear(windows: readonly WindowYear[], sky: SkyYear, passages: ReadonlyMap<string, PassageYear>): DaylightYear {
+export function daylightYear(
+  windows: readonly WindowYear[],
+  sky: SkyYear,
+  passages: ReadonlyMap<string, PassageYear>,
+): DaylightYear {
   const types = sky.dayTypes;
   const byHour = {
     sun: new Float64Array(HOUR_BINS),
@@ -59,7 +63,10 @@ export function daylightYear(windows: readonly WindowYear[], sky: SkyYear, passa
         const evenBack = straight * back.overcast + spreadBack * flux.overcast;
         const groundHere = (straight * direct.ground + spreadDirect * flux.ground) * groundShare;
         const obstructionHere = straight * direct.obstruction + spreadDirect * flux.obstruction;
-        const outsideBack = (straight * back.ground + spreadBack * flux.ground) * groundShare + straight * back.obstruction + spreadBack * flux.obstruction;
+        const outsideBack =
+          (straight * back.ground + spreadBack * flux.ground) * groundShare +
+          straight * back.obstruction +
+          spreadBack * flux.obstruction;
         let brightest = 0;
         for (let type = 0; type < types; type++) {
           const at = bin * types + type;
@@ -71,7 +78,12 @@ export function daylightYear(windows: readonly WindowYear[], sky: SkyYear, passa
           const skyLight = clear * clearHere + overcast * evenHere;
           const ground = global * groundHere;
           const obstruction = global * obstructionHere;
-          const reflected = straight * w.sunReflected[at]! + spreadBack * w.sunFlux[at]! + clear * clearBack + overcast * evenBack + global * outsideBack;
+          const reflected =
+            straight * w.sunReflected[at]! +
+            spreadBack * w.sunFlux[at]! +
+            clear * clearBack +
+            overcast * evenBack +
+            global * outsideBack;
           const diffuse = skyLight + ground + obstruction + reflected;
           byHour.sun[bin]! += sun / types;
           byHour.sky[bin]! += skyLight / types;
@@ -87,7 +99,9 @@ export function daylightYear(windows: readonly WindowYear[], sky: SkyYear, passa
       }
     }
   }
-  const peak = Float64Array.from({ length: 12 }, (_, month0) => Math.max(...hourPeaks.subarray(month0 * 24, month0 * 24 + 24)));
+  const peak = Float64Array.from({ length: 12 }, (_, month0) =>
+    Math.max(...hourPeaks.subarray(month0 * 24, month0 * 24 + 24)),
+  );
   return { byHour, byDayType, dayTypes: types, peak, sunHoursPossible, sunHoursLikely, daylightFactor };
 }
 
@@ -95,5 +109,8 @@ export function daylightYear(windows: readonly WindowYear[], sky: SkyYear, passa
 function overcastFactor({ months, groundByMonth, direct, reflected }: WindowYear): number {
   const ground = months.reduce((sum, month) => sum + groundByMonth[month - 1]!, 0) / 12;
   const share = months.length / 12;
-  return share * (direct.overcast + reflected.overcast + direct.obstruction + reflected.obstruction) + ground * (direct.ground + reflected.ground);
+  return (
+    share * (direct.overcast + reflected.overcast + direct.obstruction + reflected.obstruction) +
+    ground * (direct.ground + reflected.ground)
+  );
 }

@@ -8,10 +8,19 @@ export type Mend =
   /** Let a circuit burn longer or shorter: the new hour at which it goes off or comes on. */
   | { readonly kind: 'lamp-hours'; readonly circuitId: string; readonly onMinute: number; readonly offMinute: number }
   /** Hang or shut a curtain of this kind at a window in the months given. */
-  | { readonly kind: 'curtain'; readonly windowId: string; readonly curtainId: string; readonly months: readonly number[] }
+  | {
+      readonly kind: 'curtain';
+      readonly windowId: string;
+      readonly curtainId: string;
+      readonly months: readonly number[];
+    }
   | { readonly kind: 'place'; readonly why: 'no-spot-here-suits' | 'stands-nowhere' }
   /** No spot or lamp helps: the room's air itself must change. */
-  | { readonly kind: 'air'; readonly roomId: string; readonly what: 'warmer' | 'cooler' | 'moister' | 'drier' | 'moving' | 'calmer' };
+  | {
+      readonly kind: 'air';
+      readonly roomId: string;
+      readonly what: 'warmer' | 'cooler' | 'moister' | 'drier' | 'moving' | 'calmer';
+    };
 
 /** A move is worth the effort when the year's fit rises at least this much. */
 const WORTH_MOVING = 0.08;
@@ -33,7 +42,8 @@ export interface MendQuestion {
 export function mendOf(question: MendQuestion): Mend {
   const { facts, plant, trouble, condition, whole, bestFree } = question;
   if (plant.spotId === null) return bestFree ? moveTo(bestFree, 0) : { kind: 'place', why: 'stands-nowhere' };
-  const byLamp = trouble.factor === 'light' || trouble.factor === 'day-length' ? lampHours(facts, trouble, condition) : null;
+  const byLamp =
+    trouble.factor === 'light' || trouble.factor === 'day-length' ? lampHours(facts, trouble, condition) : null;
   if (byLamp) return byLamp;
   if (bestFree && bestFree.whole > whole + WORTH_MOVING) return moveTo(bestFree, whole);
   if (trouble.factor === 'light' && trouble.direction === 'too-much') {
@@ -42,9 +52,12 @@ export function mendOf(question: MendQuestion): Mend {
   }
   const roomId = roomOf(facts, plant.spotId);
   if (roomId !== null) {
-    if (trouble.factor === 'warmth') return { kind: 'air', roomId, what: trouble.direction === 'too-little' ? 'warmer' : 'cooler' };
-    if (trouble.factor === 'moisture') return { kind: 'air', roomId, what: trouble.direction === 'too-little' ? 'moister' : 'drier' };
-    if (trouble.factor === 'air') return { kind: 'air', roomId, what: trouble.direction === 'too-little' ? 'moving' : 'calmer' };
+    if (trouble.factor === 'warmth')
+      return { kind: 'air', roomId, what: trouble.direction === 'too-little' ? 'warmer' : 'cooler' };
+    if (trouble.factor === 'moisture')
+      return { kind: 'air', roomId, what: trouble.direction === 'too-little' ? 'moister' : 'drier' };
+    if (trouble.factor === 'air')
+      return { kind: 'air', roomId, what: trouble.direction === 'too-little' ? 'moving' : 'calmer' };
   }
   return { kind: 'place', why: 'no-spot-here-suits' };
 }
@@ -70,10 +83,17 @@ function lampHours(facts: HomeFacts, trouble: Trouble, condition: Condition): Me
     return resized(circuit, trouble.direction === 'too-little' ? minutes + HALF_HOUR : minutes, trouble.direction);
   }
   if (trouble.aspect === 'night-length' || trouble.aspect === 'day-length') {
-    const wantedDayH = trouble.aspect === 'night-length' ? 24 - trouble.worst.wantsFrom : trouble.direction === 'too-little' ? trouble.worst.wantsFrom : trouble.worst.wantsTo;
+    const wantedDayH =
+      trouble.aspect === 'night-length'
+        ? 24 - trouble.worst.wantsFrom
+        : trouble.direction === 'too-little'
+          ? trouble.worst.wantsFrom
+          : trouble.worst.wantsTo;
     const direction = trouble.aspect === 'night-length' ? 'too-much' : trouble.direction;
     // Where daylight alone is too long, no timer helps.
-    return burnsMin / 60 > wantedDayH || direction === 'too-little' ? resized(circuit, wantedDayH * 60, direction) : null;
+    return burnsMin / 60 > wantedDayH || direction === 'too-little'
+      ? resized(circuit, wantedDayH * 60, direction)
+      : null;
   }
   return null;
 }
@@ -85,7 +105,8 @@ function resized(
 ): Mend | null {
   const minutes = Math.round(wantedMinutes / HALF_HOUR) * HALF_HOUR;
   const now = circuit.offMinute - circuit.onMinute;
-  const useful = direction === 'too-little' ? minutes > now && minutes <= LONGEST_LAMP_DAY : minutes < now && minutes >= HALF_HOUR;
+  const useful =
+    direction === 'too-little' ? minutes > now && minutes <= LONGEST_LAMP_DAY : minutes < now && minutes >= HALF_HOUR;
   if (!useful) return null;
   const offMinute = Math.min(1440, circuit.onMinute + minutes);
   return { kind: 'lamp-hours', circuitId: circuit.id, onMinute: offMinute - minutes, offMinute };

@@ -1,6 +1,15 @@
 /** All spots of a home ranked for one plant, with the reason for each. */
 import type { Plant, Spot } from '../home/facts';
-import { fitMonth, fitYear, wholeOfMonth, wholeOfYear, type Condition, type MonthFit, type Trouble, type YearFit } from '../fit';
+import {
+  fitMonth,
+  fitYear,
+  wholeOfMonth,
+  wholeOfYear,
+  type Condition,
+  type MonthFit,
+  type Trouble,
+  type YearFit,
+} from '../fit';
 import type { Target } from '../plant';
 
 export interface SpotChoice {
@@ -62,7 +71,9 @@ function choicesOf({ plant, targets, spots, conditions, plants }: RankQuestion):
     .flatMap((spot) => {
       const year = conditions.get(spot.id);
       if (!year) return [];
-      const occupants = plants.filter((other) => other.spotId === spot.id && other.id !== plant.id).map((other) => other.id);
+      const occupants = plants
+        .filter((other) => other.spotId === spot.id && other.id !== plant.id)
+        .map((other) => other.id);
       return [{ spotId: spot.id, whole: wholeAt(targets, year), refusal: refusalOf(plant, spot), occupants }];
     })
     .sort((p, q) => rankOf(q) - rankOf(p) || p.spotId.localeCompare(q.spotId));

@@ -8,7 +8,12 @@ export interface FigureKind {
   readonly to: number;
 }
 
-const figure = (label: string, unit: FigureKind['unit'], from: number, to: number): FigureKind => ({ label, unit, from, to });
+const figure = (label: string, unit: FigureKind['unit'], from: number, to: number): FigureKind => ({
+  label,
+  unit,
+  from,
+  to,
+});
 
 /** By the figure's place in the taxon. */
 export const FIGURES = {
@@ -78,7 +83,8 @@ export const RISING: readonly (readonly Figure[])[] = [
 export function wrongOrder(taxon: Taxon): { readonly lower: Figure; readonly upper: Figure } | null {
   for (const chain of RISING) {
     for (let i = 1; i < chain.length; i++) {
-      if (figureOf(taxon, chain[i - 1]!) > figureOf(taxon, chain[i]!)) return { lower: chain[i - 1]!, upper: chain[i]! };
+      if (figureOf(taxon, chain[i - 1]!) > figureOf(taxon, chain[i]!))
+        return { lower: chain[i - 1]!, upper: chain[i]! };
     }
   }
   return null;

@@ -1,7 +1,16 @@
 /** A hybrid's needs from its parents': each figure their weighted mean, its season from the parent that rules. */
 import { ALL_MONTHS } from '../units';
 import { FIGURE_KEYS, figureOf, withFigure } from './figures';
-import { EATERS, HARMS, type Certainty, type DayNeed, type Harm, type Hazard, type RestNeed, type Taxon } from './taxon';
+import {
+  EATERS,
+  HARMS,
+  type Certainty,
+  type DayNeed,
+  type Harm,
+  type Hazard,
+  type RestNeed,
+  type Taxon,
+} from './taxon';
 
 export interface Part {
   readonly taxon: Taxon;
@@ -16,7 +25,8 @@ export const RULING_SHARE = 0.8;
 const sure: Certainty = 'inferred';
 
 /** The mean of a figure over the parents, each by its share. */
-const meanOf = (shares: readonly Part[], read: (taxon: Taxon) => number) => shares.reduce((sum, { taxon, share }) => sum + share * read(taxon), 0);
+const meanOf = (shares: readonly Part[], read: (taxon: Taxon) => number) =>
+  shares.reduce((sum, { taxon, share }) => sum + share * read(taxon), 0);
 
 /**
  * Mixes parents. Figures are weighted means; words (substrate, habit) come from the largest share; hazards are the
@@ -31,7 +41,11 @@ export function mixOf(parts: readonly Part[], name: string, id: string): Taxon {
   if (shares.length === 1) return { ...first, id, name };
   let mixed: Taxon = first;
   for (const key of FIGURE_KEYS) {
-    mixed = withFigure(mixed, key, meanOf(shares, (taxon) => figureOf(taxon, key)));
+    mixed = withFigure(
+      mixed,
+      key,
+      meanOf(shares, (taxon) => figureOf(taxon, key)),
+    );
   }
   const ruling = shares[0]!.share >= RULING_SHARE ? first : null;
   return {
@@ -57,8 +71,13 @@ export function mixOf(parts: readonly Part[], name: string, id: string): Taxon {
 function mixedDay(shares: readonly Part[]): DayNeed {
   const first = shares[0]!.taxon.day;
   if (shares.every(({ taxon }) => taxon.day.kind === first.kind)) {
-    const mean = (read: (day: DayNeed) => number | null) => (first.kind === 'neutral' ? null : meanOf(shares, ({ day }) => read(day) ?? 0));
-    return { ...first, criticalNightH: mean((day) => day.criticalNightH), inductionWeeks: mean((day) => day.inductionWeeks) };
+    const mean = (read: (day: DayNeed) => number | null) =>
+      first.kind === 'neutral' ? null : meanOf(shares, ({ day }) => read(day) ?? 0);
+    return {
+      ...first,
+      criticalNightH: mean((day) => day.criticalNightH),
+      inductionWeeks: mean((day) => day.inductionWeeks),
+    };
   }
   return { ...first, kind: 'neutral', criticalNightH: null, inductionWeeks: null, inductionMonths: [] };
 }
@@ -67,7 +86,17 @@ function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
   const resting = (month: number) => meanOf(shares, ({ rest }) => (rest.months.includes(month) ? 1 : 0));
   const months = ALL_MONTHS.filter((month) => resting(month) >= 0.5);
   const largest = shares.find(({ taxon }) => taxon.rest.trigger !== 'none')?.taxon.rest;
-  if (months.length === 0 || !largest) return { ...shares[0]!.taxon.rest, trigger: 'none', months: [], lightShare, dayC: null, nightC: null, water: 'usual', feed: 'usual' };
+  if (months.length === 0 || !largest)
+    return {
+      ...shares[0]!.taxon.rest,
+      trigger: 'none',
+      months: [],
+      lightShare,
+      dayC: null,
+      nightC: null,
+      water: 'usual',
+      feed: 'usual',
+    };
   return {
     ...largest,
     months,
@@ -80,7 +109,9 @@ function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
 /** The more cautious of each. */
 function worstHazard(hazards: readonly Hazard[]): Hazard {
   const worst = (harms: readonly Harm[]) => HARMS[Math.max(...harms.map((harm) => HARMS.indexOf(harm)))]!;
-  const eaten = Object.fromEntries(EATERS.map((eater) => [eater, worst(hazards.map((hazard) => hazard[eater]))])) as Pick<Hazard, (typeof EATERS)[number]>;
+  const eaten = Object.fromEntries(
+    EATERS.map((eater) => [eater, worst(hazards.map((hazard) => hazard[eater]))]),
+  ) as Pick<Hazard, (typeof EATERS)[number]>;
   const spines = ['none', 'some', 'many'] as const;
   return {
     ...eaten,

@@ -2,21 +2,75 @@
 import fc from 'fast-check';
 import { GROWTH_STATES, TRAITS, type GrowthState, type Stage } from '../home/facts';
 import { shade } from '../home/small-home.fixture';
-import { FIGURE_KEYS, SCHOOLS, TRAIT_RULES, figureOf, mixOf, seasonOf, withFigure, withTraits, wrongOrder, yearTargets, type School, type Taxon, type Ways } from './index';
+import {
+  FIGURE_KEYS,
+  SCHOOLS,
+  TRAIT_RULES,
+  figureOf,
+  mixOf,
+  seasonOf,
+  withFigure,
+  withTraits,
+  wrongOrder,
+  yearTargets,
+  type School,
+  type Taxon,
+  type Ways,
+} from './index';
 
-const STAGES: readonly Stage[] = ['seed', 'cutting', 'rooted-cutting', 'seedling', 'juvenile', 'adult', 'in-bud', 'in-bloom', 'recovering', 'just-arrived'];
+const STAGES: readonly Stage[] = [
+  'seed',
+  'cutting',
+  'rooted-cutting',
+  'seedling',
+  'juvenile',
+  'adult',
+  'in-bud',
+  'in-bloom',
+  'recovering',
+  'just-arrived',
+];
 
 /** Rests dry and cool from November to February. */
 const rester: Taxon = {
-  ...shade, id: 'rester', name: 'Dormio hiemalis',
-  rest: { trigger: 'cool', months: [11, 12, 1, 2], lightShare: 0.6, dayC: 14, nightC: 8, water: 'none', feed: 'none', school: 'hard', sure: 'practice' },
+  ...shade,
+  id: 'rester',
+  name: 'Dormio hiemalis',
+  rest: {
+    trigger: 'cool',
+    months: [11, 12, 1, 2],
+    lightShare: 0.6,
+    dayC: 14,
+    nightC: 8,
+    water: 'none',
+    feed: 'none',
+    school: 'hard',
+    sure: 'practice',
+  },
 };
-const bright: Taxon = { ...shade, id: 'bright', name: 'Lux magna', light: { ...shade.light, survives: 4, thrivesFrom: 9, thrivesTo: 24, scorches: 36, peakPpfd: 1200 }, hazard: { ...shade.hazard, cats: 'toxic' } };
-const shortDay: Taxon = { ...shade, id: 'short', name: 'Nox longa', day: { ...shade.day, kind: 'short', criticalNightH: 13, inductionWeeks: 7, inductionMonths: [9, 10, 11] } };
+const bright: Taxon = {
+  ...shade,
+  id: 'bright',
+  name: 'Lux magna',
+  light: { ...shade.light, survives: 4, thrivesFrom: 9, thrivesTo: 24, scorches: 36, peakPpfd: 1200 },
+  hazard: { ...shade.hazard, cats: 'toxic' },
+};
+const shortDay: Taxon = {
+  ...shade,
+  id: 'short',
+  name: 'Nox longa',
+  day: { ...shade.day, kind: 'short', criticalNightH: 13, inductionWeeks: 7, inductionMonths: [9, 10, 11] },
+};
 
-const plant = (given: Partial<{ stage: Stage; growthState: GrowthState; stateSeenOn: string | null }> = {}) => ({ stage: 'adult' as Stage, growthState: 'by-season' as GrowthState, stateSeenOn: null, ...given });
+const plant = (given: Partial<{ stage: Stage; growthState: GrowthState; stateSeenOn: string | null }> = {}) => ({
+  stage: 'adult' as Stage,
+  growthState: 'by-season' as GrowthState,
+  stateSeenOn: null,
+  ...given,
+});
 const ways = (given: Partial<Ways> = {}): Ways => ({ latitude: 50, school: null, aim: 'whole', ...given });
-const phases = (given: Parameters<typeof plant>[0] = {}, school: School = 'hard', latitude = 50) => seasonOf(plant(given), rester, latitude, school).map((month) => month.phase);
+const phases = (given: Parameters<typeof plant>[0] = {}, school: School = 'hard', latitude = 50) =>
+  seasonOf(plant(given), rester, latitude, school).map((month) => month.phase);
 const month = (phaseList: string[], number: number) => phaseList[number - 1];
 
 describe('a hybrid', () => {
@@ -25,7 +79,14 @@ describe('a hybrid', () => {
   it('lies between its parents in every figure, whatever the shares', () => {
     fc.assert(
       fc.property(share, (of) => {
-        const mixed = mixOf([{ taxon: rester, share: of }, { taxon: bright, share: 1 - of }], 'Hybrid', 'h');
+        const mixed = mixOf(
+          [
+            { taxon: rester, share: of },
+            { taxon: bright, share: 1 - of },
+          ],
+          'Hybrid',
+          'h',
+        );
         for (const key of FIGURE_KEYS) {
           const [low, high] = [figureOf(rester, key), figureOf(bright, key)].sort((p, q) => p - q) as [number, number];
           expect(figureOf(mixed, key)).toBeGreaterThanOrEqual(low - 1e-9);
@@ -37,8 +98,22 @@ describe('a hybrid', () => {
   });
 
   it('of two equal parents stands half way, and does not care which is named first', () => {
-    const one = mixOf([{ taxon: shade, share: 1 }, { taxon: bright, share: 1 }], 'H', 'h');
-    const other = mixOf([{ taxon: bright, share: 0.5 }, { taxon: shade, share: 0.5 }], 'H', 'h');
+    const one = mixOf(
+      [
+        { taxon: shade, share: 1 },
+        { taxon: bright, share: 1 },
+      ],
+      'H',
+      'h',
+    );
+    const other = mixOf(
+      [
+        { taxon: bright, share: 0.5 },
+        { taxon: shade, share: 0.5 },
+      ],
+      'H',
+      'h',
+    );
     for (const key of FIGURE_KEYS) {
       expect(figureOf(one, key)).toBeCloseTo((figureOf(shade, key) + figureOf(bright, key)) / 2, 9);
       expect(figureOf(other, key)).toBeCloseTo(figureOf(one, key), 9);
@@ -50,23 +125,73 @@ describe('a hybrid', () => {
   });
 
   it('rests as the parent that rules, from four fifths of its make-up on', () => {
-    expect(mixOf([{ taxon: rester, share: 0.8 }, { taxon: bright, share: 0.2 }], 'H', 'h').rest).toMatchObject({ months: [11, 12, 1, 2], water: 'none', nightC: 8 });
-    expect(mixOf([{ taxon: rester, share: 0.2 }, { taxon: bright, share: 0.8 }], 'H', 'h').rest.trigger).toBe('none');
-    const even = mixOf([{ taxon: rester, share: 0.6 }, { taxon: bright, share: 0.4 }], 'H', 'h').rest;
+    expect(
+      mixOf(
+        [
+          { taxon: rester, share: 0.8 },
+          { taxon: bright, share: 0.2 },
+        ],
+        'H',
+        'h',
+      ).rest,
+    ).toMatchObject({ months: [11, 12, 1, 2], water: 'none', nightC: 8 });
+    expect(
+      mixOf(
+        [
+          { taxon: rester, share: 0.2 },
+          { taxon: bright, share: 0.8 },
+        ],
+        'H',
+        'h',
+      ).rest.trigger,
+    ).toBe('none');
+    const even = mixOf(
+      [
+        { taxon: rester, share: 0.6 },
+        { taxon: bright, share: 0.4 },
+      ],
+      'H',
+      'h',
+    ).rest;
     expect(even.months).toEqual([1, 2, 11, 12]);
     expect(even.nightC!).toBeGreaterThan(8);
     expect(even.nightC!).toBeLessThan(bright.warmth.nightFrom);
   });
 
   it('is as dangerous as its most dangerous parent, and never surer than inferred', () => {
-    const mixed = mixOf([{ taxon: shade, share: 0.9 }, { taxon: bright, share: 0.1 }], 'H', 'h');
+    const mixed = mixOf(
+      [
+        { taxon: shade, share: 0.9 },
+        { taxon: bright, share: 0.1 },
+      ],
+      'H',
+      'h',
+    );
     expect(mixed.hazard.cats).toBe('toxic');
     expect([mixed.light.sure, mixed.rest.sure]).toEqual(['inferred', 'inferred']);
   });
 
   it('of parents that answer to day length differently is taken for day-neutral', () => {
-    expect(mixOf([{ taxon: shortDay, share: 0.5 }, { taxon: bright, share: 0.5 }], 'H', 'h').day).toMatchObject({ kind: 'neutral', criticalNightH: null });
-    expect(mixOf([{ taxon: shortDay, share: 0.5 }, { taxon: { ...shortDay, id: 's2', day: { ...shortDay.day, criticalNightH: 12 } }, share: 0.5 }], 'H', 'h').day.criticalNightH).toBeCloseTo(12.5);
+    expect(
+      mixOf(
+        [
+          { taxon: shortDay, share: 0.5 },
+          { taxon: bright, share: 0.5 },
+        ],
+        'H',
+        'h',
+      ).day,
+    ).toMatchObject({ kind: 'neutral', criticalNightH: null });
+    expect(
+      mixOf(
+        [
+          { taxon: shortDay, share: 0.5 },
+          { taxon: { ...shortDay, id: 's2', day: { ...shortDay.day, criticalNightH: 12 } }, share: 0.5 },
+        ],
+        'H',
+        'h',
+      ).day.criticalNightH,
+    ).toBeCloseTo(12.5);
   });
 });
 
@@ -97,13 +222,27 @@ describe('traits', () => {
   });
 
   it('name traits that cannot hold together, both ways', () => {
-    for (const trait of TRAITS) for (const other of TRAIT_RULES[trait].not) expect(TRAIT_RULES[other].not).toContain(trait);
+    for (const trait of TRAITS)
+      for (const other of TRAIT_RULES[trait].not) expect(TRAIT_RULES[other].not).toContain(trait);
   });
 });
 
 describe('the season', () => {
   it('leads into rest and out of it over a month each', () => {
-    expect(phases()).toEqual(['resting', 'resting', 'waking', 'growing', 'growing', 'growing', 'growing', 'growing', 'growing', 'tapering', 'resting', 'resting']);
+    expect(phases()).toEqual([
+      'resting',
+      'resting',
+      'waking',
+      'growing',
+      'growing',
+      'growing',
+      'growing',
+      'growing',
+      'growing',
+      'tapering',
+      'resting',
+      'resting',
+    ]);
   });
 
   it('lies half a year away in the south, in every figure of the target', () => {
@@ -116,11 +255,17 @@ describe('the season', () => {
 
   it('lets no resting plant be fed, whatever its stage, school or state', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...STAGES), fc.constantFrom(...GROWTH_STATES), fc.constantFrom(...SCHOOLS), fc.constantFrom(null, '2026-01-10', '2026-07-10'), (stage, growthState, school, stateSeenOn) => {
-        for (const target of yearTargets(plant({ stage, growthState, stateSeenOn }), rester, ways({ school }))) {
-          if (target.phase === 'resting') expect([target.feed, target.feedPpmN]).toEqual(['none', 0]);
-        }
-      }),
+      fc.property(
+        fc.constantFrom(...STAGES),
+        fc.constantFrom(...GROWTH_STATES),
+        fc.constantFrom(...SCHOOLS),
+        fc.constantFrom(null, '2026-01-10', '2026-07-10'),
+        (stage, growthState, school, stateSeenOn) => {
+          for (const target of yearTargets(plant({ stage, growthState, stateSeenOn }), rester, ways({ school }))) {
+            if (target.phase === 'resting') expect([target.feed, target.feedPpmN]).toEqual(['none', 0]);
+          }
+        },
+      ),
     );
   });
 
@@ -131,7 +276,8 @@ describe('the season', () => {
   });
 
   it('is put off by buds and flowers, and not asked of the young or the weak', () => {
-    for (const stage of ['in-bud', 'in-bloom', 'seedling', 'cutting', 'just-arrived'] as const) expect(new Set(phases({ stage }))).toEqual(new Set(['growing']));
+    for (const stage of ['in-bud', 'in-bloom', 'seedling', 'cutting', 'just-arrived'] as const)
+      expect(new Set(phases({ stage }))).toEqual(new Set(['growing']));
   });
 
   it('goes less deep by the gentle school than by the hard one, and not at all by the third', () => {
@@ -160,7 +306,13 @@ describe('what the grower saw', () => {
 
   it('begins the rest when growth is finished, early or late, and asks for it once', () => {
     const early = phases({ growthState: 'finished', stateSeenOn: '2026-08-15' });
-    expect([8, 9, 10, 11, 12].map((number) => month(early, number))).toEqual(['tapering', 'resting', 'resting', 'resting', 'resting']);
+    expect([8, 9, 10, 11, 12].map((number) => month(early, number))).toEqual([
+      'tapering',
+      'resting',
+      'resting',
+      'resting',
+      'resting',
+    ]);
     expect([1, 2].map((number) => month(early, number))).toEqual(['growing', 'growing']);
   });
 

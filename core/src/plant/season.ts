@@ -19,7 +19,9 @@ export interface SeasonMonth {
 }
 
 /** How growers take plants through rest, each with its reason. */
-export const SCHOOL_WORDS: Readonly<Record<School, { readonly word: string; readonly does: string; readonly reason: string }>> = {
+export const SCHOOL_WORDS: Readonly<
+  Record<School, { readonly word: string; readonly does: string; readonly reason: string }>
+> = {
   hard: {
     word: 'A hard rest',
     does: 'Full rest in all its months: water and feed as low as it bears, cool where it can be.',
@@ -38,7 +40,14 @@ export const SCHOOL_WORDS: Readonly<Record<School, { readonly word: string; read
 };
 
 /** Stages in which a plant is not asked to rest. */
-const NEVER_RESTS: ReadonlySet<Stage> = new Set(['seed', 'cutting', 'rooted-cutting', 'seedling', 'just-arrived', 'recovering']);
+const NEVER_RESTS: ReadonlySet<Stage> = new Set([
+  'seed',
+  'cutting',
+  'rooted-cutting',
+  'seedling',
+  'just-arrived',
+  'recovering',
+]);
 const BLOOMING: ReadonlySet<Stage> = new Set(['in-bud', 'in-bloom']);
 
 /** How deep a month goes: in the rest itself, and in the months before and after it. */
@@ -65,24 +74,36 @@ export function seasonOf(plant: Grower, taxon: Taxon, latitude: number, school: 
   const { rest } = taxon;
   const calendar = new Map<number, { phase: SeasonPhase; rule: string }>();
   if (NEVER_RESTS.has(plant.stage)) {
-    for (let month = 1; month <= 12; month++) calendar.set(month, { phase: 'growing', rule: 'At this stage it is not asked to rest' });
+    for (let month = 1; month <= 12; month++)
+      calendar.set(month, { phase: 'growing', rule: 'At this stage it is not asked to rest' });
   } else {
     for (let month = 1; month <= 12; month++) calendar.set(month, byCalendar(rest, month, latitude, school));
     if (BLOOMING.has(plant.stage)) {
       for (const [month, { phase }] of calendar) {
-        if (phase !== 'growing') calendar.set(month, { phase: 'growing', rule: 'In bud or bloom: its rest waits until the flowers are over' });
+        if (phase !== 'growing')
+          calendar.set(month, { phase: 'growing', rule: 'In bud or bloom: its rest waits until the flowers are over' });
       }
     }
     applySeen(calendar, plant, rest, latitude);
   }
-  return Array.from(calendar, ([month, { phase, rule }]) => seasonMonth(month, phase, rule, rest, school)).sort((p, q) => p.month - q.month);
+  return Array.from(calendar, ([month, { phase, rule }]) => seasonMonth(month, phase, rule, rest, school)).sort(
+    (p, q) => p.month - q.month,
+  );
 }
 
-function byCalendar(rest: RestNeed, month: number, latitude: number, school: School): { phase: SeasonPhase; rule: string } {
+function byCalendar(
+  rest: RestNeed,
+  month: number,
+  latitude: number,
+  school: School,
+): { phase: SeasonPhase; rule: string } {
   if (rest.trigger === 'none') return { phase: 'growing', rule: 'It knows no rest' };
   const resting = (when: number) => rest.months.includes(seasonalMonth(when, latitude));
   if (school === 'grow-on') {
-    return { phase: 'growing', rule: resting(month) ? 'It would rest now; this school keeps it growing' : 'Its season of growth' };
+    return {
+      phase: 'growing',
+      rule: resting(month) ? 'It would rest now; this school keeps it growing' : 'Its season of growth',
+    };
   }
   if (resting(month)) return { phase: 'resting', rule: `Its season of rest (${TRIGGER_WORDS[rest.trigger]})` };
   if (resting(after(month, 1))) return { phase: 'tapering', rule: 'Rest is a month away: it is led into it' };
@@ -91,27 +112,46 @@ function byCalendar(rest: RestNeed, month: number, latitude: number, school: Sch
 }
 
 const TRIGGER_WORDS: Readonly<Record<RestNeed['trigger'], string>> = {
-  none: 'none', 'short-days': 'short days', cool: 'cool nights', dry: 'the dry season', 'after-bloom': 'after bloom',
+  none: 'none',
+  'short-days': 'short days',
+  cool: 'cool nights',
+  dry: 'the dry season',
+  'after-bloom': 'after bloom',
 };
 
 const SEEN_WORDS: Readonly<Record<Exclude<GrowthState, 'by-season'>, string>> = {
-  'new-leaf': 'You saw a new leaf', 'root-tips': 'You saw growing root tips', growing: 'You saw it still growing', finished: 'You saw its growth finished',
+  'new-leaf': 'You saw a new leaf',
+  'root-tips': 'You saw growing root tips',
+  growing: 'You saw it still growing',
+  finished: 'You saw its growth finished',
   resting: 'You saw it at rest',
 };
 
 /** What the grower saw rules over the calendar. */
-function applySeen(calendar: Map<number, { phase: SeasonPhase; rule: string }>, plant: Grower, rest: RestNeed, latitude: number): void {
+function applySeen(
+  calendar: Map<number, { phase: SeasonPhase; rule: string }>,
+  plant: Grower,
+  rest: RestNeed,
+  latitude: number,
+): void {
   const { growthState, stateSeenOn } = plant;
   if (growthState === 'by-season') return;
   const words = SEEN_WORDS[growthState];
   const seenIn = stateSeenOn ? Number(stateSeenOn.slice(5, 7)) : null;
-  const ruled = seenIn === null ? Array.from({ length: 12 }, (_, i) => i + 1) : Array.from({ length: SEEN_RULES_MONTHS }, (_, i) => after(seenIn, i));
+  const ruled =
+    seenIn === null
+      ? Array.from({ length: 12 }, (_, i) => i + 1)
+      : Array.from({ length: SEEN_RULES_MONTHS }, (_, i) => after(seenIn, i));
   const put = (month: number, phase: SeasonPhase, rule: string) => calendar.set(month, { phase, rule });
   if (growthState === 'growing' || growthState === 'new-leaf' || growthState === 'root-tips') {
     for (const month of ruled) put(month, 'growing', `${words}: it is kept growing`);
     // A plant that has woken does not fall back into the rest it came from.
     if (growthState !== 'growing' && seenIn !== null) {
-      for (let month = after(seenIn, SEEN_RULES_MONTHS), i = 0; i < 9 && calendar.get(month)!.phase === 'resting'; month = after(month, 1), i++) {
+      for (
+        let month = after(seenIn, SEEN_RULES_MONTHS), i = 0;
+        i < 9 && calendar.get(month)!.phase === 'resting';
+        month = after(month, 1), i++
+      ) {
         put(month, 'growing', `${words}: its rest is over`);
       }
     }
@@ -128,7 +168,8 @@ function applySeen(calendar: Map<number, { phase: SeasonPhase; rule: string }>, 
   // The rest that was taken early is not taken twice.
   for (let month = 1; month <= 12; month++) {
     const since = (month - start + 12) % 12;
-    if (since > length && since < 12 - 3 && rest.months.includes(seasonalMonth(month, latitude))) put(month, 'growing', 'Its rest came early this year');
+    if (since > length && since < 12 - 3 && rest.months.includes(seasonalMonth(month, latitude)))
+      put(month, 'growing', 'Its rest came early this year');
   }
 }
 

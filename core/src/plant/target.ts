@@ -1,7 +1,17 @@
 /** What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the grower's ways. */
 import type { LightAim, Plant, Stage } from '../home/facts';
 import { seasonOf, type SeasonMonth, type SeasonPhase } from './season';
-import { seasonalMonth, type DayNeed, type Feed, type LightNeed, type MoistureNeed, type School, type Taxon, type Water, type WarmthNeed } from './taxon';
+import {
+  seasonalMonth,
+  type DayNeed,
+  type Feed,
+  type LightNeed,
+  type MoistureNeed,
+  type School,
+  type Taxon,
+  type Water,
+  type WarmthNeed,
+} from './taxon';
 
 export interface Target {
   readonly month: number;
@@ -43,13 +53,55 @@ interface StageShift {
 
 /** How each stage shifts the needs of a grown plant. Common practice of growers; each rule is shown where it acts. */
 const STAGE_SHIFTS: Partial<Record<Stage, StageShift>> = {
-  seed: { light: 0.4, peak: 0.5, moistureUp: 15, warmthFloor: 2, rule: 'Seed: less than half the light, moister air, 2 K warmer' },
-  cutting: { light: 0.5, peak: 0.5, moistureUp: 20, warmthFloor: 2, rule: 'Cutting without roots: half the light, air 20 points moister, 2 K warmer' },
-  'rooted-cutting': { light: 0.7, peak: 0.7, moistureUp: 10, warmthFloor: 1, rule: 'Rooted cutting: seven tenths of the light, air 10 points moister' },
-  seedling: { light: 0.7, peak: 0.7, moistureUp: 10, warmthFloor: 1, rule: 'Seedling: seven tenths of the light, air 10 points moister' },
-  juvenile: { light: 0.85, peak: 0.9, moistureUp: 5, warmthFloor: 0, rule: 'Juvenile: a little less light, air 5 points moister' },
-  recovering: { light: 0.6, peak: 0.6, moistureUp: 10, warmthFloor: 1, rule: 'Recovering: six tenths of the light, air 10 points moister' },
-  'just-arrived': { light: 0.6, peak: 0.6, moistureUp: 5, warmthFloor: 0, rule: 'Just arrived: six tenths of the light until it has settled' },
+  seed: {
+    light: 0.4,
+    peak: 0.5,
+    moistureUp: 15,
+    warmthFloor: 2,
+    rule: 'Seed: less than half the light, moister air, 2 K warmer',
+  },
+  cutting: {
+    light: 0.5,
+    peak: 0.5,
+    moistureUp: 20,
+    warmthFloor: 2,
+    rule: 'Cutting without roots: half the light, air 20 points moister, 2 K warmer',
+  },
+  'rooted-cutting': {
+    light: 0.7,
+    peak: 0.7,
+    moistureUp: 10,
+    warmthFloor: 1,
+    rule: 'Rooted cutting: seven tenths of the light, air 10 points moister',
+  },
+  seedling: {
+    light: 0.7,
+    peak: 0.7,
+    moistureUp: 10,
+    warmthFloor: 1,
+    rule: 'Seedling: seven tenths of the light, air 10 points moister',
+  },
+  juvenile: {
+    light: 0.85,
+    peak: 0.9,
+    moistureUp: 5,
+    warmthFloor: 0,
+    rule: 'Juvenile: a little less light, air 5 points moister',
+  },
+  recovering: {
+    light: 0.6,
+    peak: 0.6,
+    moistureUp: 10,
+    warmthFloor: 1,
+    rule: 'Recovering: six tenths of the light, air 10 points moister',
+  },
+  'just-arrived': {
+    light: 0.6,
+    peak: 0.6,
+    moistureUp: 5,
+    warmthFloor: 0,
+    rule: 'Just arrived: six tenths of the light until it has settled',
+  },
 };
 
 /** Four hours of dark are needed even by plants that thrive in the longest days. */
@@ -83,7 +135,8 @@ const FULL_REST_DEPTH = 0.7;
 /** Toward rest everything a plant bears while growing is still borne; only what it wants moves. */
 function restingWarmth(warmth: WarmthNeed, { dayC, nightC }: Taxon['rest'], depth: number): WarmthNeed {
   const share = Math.min(1, depth / FULL_REST_DEPTH);
-  const toward = (usual: number, resting: number | null) => (resting === null ? usual : usual + share * (Math.min(usual, resting) - usual));
+  const toward = (usual: number, resting: number | null) =>
+    resting === null ? usual : usual + share * (Math.min(usual, resting) - usual);
   const dayFrom = toward(warmth.dayFrom, dayC === null ? null : dayC - 3);
   const dayTo = toward(warmth.dayTo, dayC === null ? null : dayC + 5);
   const nightFrom = toward(warmth.nightFrom, nightC === null ? null : nightC - 3);
@@ -102,7 +155,9 @@ function aimed(light: LightNeed, aim: LightAim): LightNeed {
 }
 
 const AIM_RULES: Readonly<Record<LightAim, string | null>> = {
-  low: 'You aim low: the lower three fifths of its band of light', whole: null, high: 'You aim high: the upper three fifths of its band of light',
+  low: 'You aim low: the lower three fifths of its band of light',
+  whole: null,
+  high: 'You aim high: the upper three fifths of its band of light',
 };
 
 const WATER_SHARES: Readonly<Record<Water, number>> = { usual: 1, less: 0.6, little: 0.3, none: 0 };
@@ -121,7 +176,13 @@ export function yearTargets(plant: Grower, taxon: Taxon, ways: Ways): Target[] {
   return seasonOf(plant, taxon, ways.latitude, school).map((season) => monthTarget(plant, taxon, season, ways, school));
 }
 
-function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitude, aim }: Ways, school: School): Target {
+function monthTarget(
+  plant: Grower,
+  taxon: Taxon,
+  season: SeasonMonth,
+  { latitude, aim }: Ways,
+  school: School,
+): Target {
   const { month, depth } = season;
   const rules: string[] = [];
   let { light, warmth, moisture } = taxon;
@@ -142,14 +203,21 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitud
   // Beyond induction a long day harms no plant, so long as a night is left.
   let day: DayNeed = { ...taxon.day, maxH: Math.max(taxon.day.maxH, LONGEST_DAY_H) };
   if (depth > 0) {
-    light = { ...light, survives: light.survives * season.lightShare, thrivesFrom: light.thrivesFrom * season.lightShare };
+    light = {
+      ...light,
+      survives: light.survives * season.lightShare,
+      thrivesFrom: light.thrivesFrom * season.lightShare,
+    };
     warmth = restingWarmth(warmth, taxon.rest, depth);
     day = { ...day, minH: Math.min(day.minH, 8) };
-    rules.push(`${season.rule}; ${Math.round(season.lightShare * 100)} % of its light will do${taxon.rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`}`);
+    rules.push(
+      `${season.rule}; ${Math.round(season.lightShare * 100)} % of its light will do${taxon.rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`}`,
+    );
   } else if (plant.growthState !== 'by-season') {
     rules.push(season.rule);
   }
-  if (season.longestDayH !== null) day = { ...day, maxH: season.longestDayH, minH: Math.min(day.minH, season.longestDayH) };
+  if (season.longestDayH !== null)
+    day = { ...day, maxH: season.longestDayH, minH: Math.min(day.minH, season.longestDayH) };
   if (school === 'grow-on' && depth === 0 && taxon.rest.months.includes(seasonalMonth(month, latitude))) {
     day = { ...day, minH: Math.max(day.minH, GROW_ON_DAY_H) };
     rules.push(`Kept growing through its rest: a day of at least ${GROW_ON_DAY_H} h`);
@@ -184,7 +252,9 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitud
     feedPpmN: taxon.care.feedPpmN * FEED_SHARES[feed],
     phase: setsBuds ? 'inducing' : season.phase,
     rules,
-    seasonRule: setsBuds ? `Its weeks of ${taxon.day.kind === 'short' ? `long nights, ${taxon.day.criticalNightH} h and more` : 'long days'}` : season.rule,
+    seasonRule: setsBuds
+      ? `Its weeks of ${taxon.day.kind === 'short' ? `long nights, ${taxon.day.criticalNightH} h and more` : 'long days'}`
+      : season.rule,
   };
 }
 
@@ -192,5 +262,9 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, { latitud
 const ROOTLESS: ReadonlySet<Stage> = new Set(['seed', 'cutting', 'recovering', 'just-arrived']);
 
 function isInducing({ stage }: Grower, { day }: Taxon, month: number, latitude: number): boolean {
-  return day.kind !== 'neutral' && (stage === 'adult' || stage === 'in-bud') && day.inductionMonths.includes(seasonalMonth(month, latitude));
+  return (
+    day.kind !== 'neutral' &&
+    (stage === 'adult' || stage === 'in-bud') &&
+    day.inductionMonths.includes(seasonalMonth(month, latitude))
+  );
 }

@@ -20,7 +20,14 @@ export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
   variegated: {
     word: 'Variegated',
     rule: 'Variegated: needs a quarter more light than its plain sister, and burns sooner',
-    times: { 'light.survives': 1.3, 'light.thrivesFrom': 1.25, 'light.scorches': 0.85, 'light.peakPpfd': 0.85, 'light.sunHoursUsed': 0.7, 'light.sunHoursFresh': 0.7 },
+    times: {
+      'light.survives': 1.3,
+      'light.thrivesFrom': 1.25,
+      'light.scorches': 0.85,
+      'light.peakPpfd': 0.85,
+      'light.sunHoursUsed': 0.7,
+      'light.sunHoursFresh': 0.7,
+    },
     not: [],
   },
   felted: {
@@ -72,11 +79,18 @@ export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
 };
 
 const CEILINGS: Partial<Record<Figure, number>> = {
-  'moisture.survives': 85, 'moisture.thrivesFrom': 92, 'moisture.thrivesTo': 97, 'moisture.tooMoistStill': 99, 'care.waterAtShare': 0.9,
+  'moisture.survives': 85,
+  'moisture.thrivesFrom': 92,
+  'moisture.thrivesTo': 97,
+  'moisture.tooMoistStill': 99,
+  'care.waterAtShare': 0.9,
 };
 
 /** A taxon seen with traits: its figures shifted, kept in order, and the rules that did it. */
-export function withTraits(taxon: Taxon, traits: readonly Trait[]): { readonly taxon: Taxon; readonly rules: readonly string[] } {
+export function withTraits(
+  taxon: Taxon,
+  traits: readonly Trait[],
+): { readonly taxon: Taxon; readonly rules: readonly string[] } {
   let shifted = taxon;
   for (const trait of traits) {
     const { times = {}, plus = {}, air } = TRAIT_RULES[trait];

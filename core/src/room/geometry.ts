@@ -37,7 +37,8 @@ export function directionInRoom(room: Pick<Room, 'wallABearing'>, azimuthDeg: nu
 /** The opening of a window, its normal pointing outdoors. */
 export function openingOf(room: Pick<Room, 'widthM' | 'depthM'>, window: Window): Rectangle {
   const { along, outward } = SIDES[window.side];
-  const wall = window.side === 'b' ? vec(room.widthM, 0, 0) : window.side === 'c' ? vec(0, room.depthM, 0) : vec(0, 0, 0);
+  const wall =
+    window.side === 'b' ? vec(room.widthM, 0, 0) : window.side === 'c' ? vec(0, room.depthM, 0) : vec(0, 0, 0);
   const slope = window.slopeDeg * RADIANS;
   const upSlope = plus(times(outward, -Math.cos(slope)), vec(0, 0, Math.sin(slope)));
   const corner = plus(

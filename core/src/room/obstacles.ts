@@ -50,7 +50,9 @@ export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
     const z0 = tier.heightM + CROWN_FROM * heightM;
     const z1 = tier.heightM + heightM;
     const extinction = (LEAF_SHADOW * LEAF_AREA_INDEX[plant.foliage]) / (z1 - z0);
-    return [{ spotId: spot.id, occluder: { x0: x - half, y0: y - half, z0, x1: x + half, y1: y + half, z1, extinction } }];
+    return [
+      { spotId: spot.id, occluder: { x0: x - half, y0: y - half, z0, x1: x + half, y1: y + half, z1, extinction } },
+    ];
   });
 }
 
@@ -62,7 +64,13 @@ const FARTHEST_M = 1.2;
  * plant's top, so that the difference in height tells.
  * @param leaf where the spot's light is stated, in the room's frame; @param tierHeightM of the spot's board
  */
-export function neighboursOf(crowns: readonly Crown[], spotId: string, leaf: { x: number; y: number; z: number }, tierHeightM: number, own: readonly Plant[]): Occluder[] {
+export function neighboursOf(
+  crowns: readonly Crown[],
+  spotId: string,
+  leaf: { x: number; y: number; z: number },
+  tierHeightM: number,
+  own: readonly Plant[],
+): Occluder[] {
   const tallest = Math.max(0, ...own.map((plant) => (plant.heightCm ?? 0) / 100));
   const top = Math.max(leaf.z, tierHeightM + tallest - LEAF_HEIGHT_M);
   return crowns.flatMap((crown): Occluder[] => {
@@ -87,6 +95,7 @@ export function enclosuresOf(rooms: HomeFacts['rooms'], roomId: string, exceptId
     .filter((room) => room.insideRoomId === roomId && room.id !== exceptId && room.shellTransmittance < 1)
     .map(({ insideXM, insideYM, insideZM, widthM, depthM, heightM, shellTransmittance }) => ({
       ...solidBox(insideXM, insideYM, insideZM, widthM, depthM, heightM),
-      extinction: shellTransmittance < SOLID_SHELL ? Infinity : (-2 * Math.log(shellTransmittance)) / ((widthM + depthM) / 2),
+      extinction:
+        shellTransmittance < SOLID_SHELL ? Infinity : (-2 * Math.log(shellTransmittance)) / ((widthM + depthM) / 2),
     }));
 }

@@ -50,7 +50,15 @@ function shareInside(o: Occluder, ax: number, ay: number, az: number, dx: number
  * The share of light that the straight way from a to b leaves, 0..1. Plain numbers: it is asked for millions of times.
  * Source for crowns: Monsi and Saeki 1953 (Beer's law with the extinction given).
  */
-export function clearWay(occluders: readonly Occluder[], ax: number, ay: number, az: number, bx: number, by: number, bz: number): number {
+export function clearWay(
+  occluders: readonly Occluder[],
+  ax: number,
+  ay: number,
+  az: number,
+  bx: number,
+  by: number,
+  bz: number,
+): number {
   const dx = bx - ax;
   const dy = by - ay;
   const dz = bz - az;
@@ -66,7 +74,15 @@ export function clearWay(occluders: readonly Occluder[], ax: number, ay: number,
 }
 
 /** Index of the first solid occluder between a and b, or -1. */
-export function firstBetween(solids: readonly Occluder[], ax: number, ay: number, az: number, bx: number, by: number, bz: number): number {
+export function firstBetween(
+  solids: readonly Occluder[],
+  ax: number,
+  ay: number,
+  az: number,
+  bx: number,
+  by: number,
+  bz: number,
+): number {
   for (let i = 0; i < solids.length; i++) {
     if (shareInside(solids[i]!, ax, ay, az, bx - ax, by - ay, bz - az) >= 0) return i;
   }

@@ -72,12 +72,17 @@ describe('the walls of a room', () => {
 
   it('turn a direction into an azimuth and back, whatever way the room lies', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 359.9, noNaN: true }), fc.double({ min: 0, max: 359.9, noNaN: true }), fc.double({ min: 0, max: 85, noNaN: true }), (wallABearing, azimuth, elevation) => {
-        const direction = directionInRoom({ wallABearing }, azimuth, elevation);
-        expect(length(direction)).toBeCloseTo(1, 9);
-        const back = azimuthOf({ wallABearing }, direction.x, direction.y);
-        expect(Math.abs(((back - azimuth + 540) % 360) - 180)).toBeLessThan(1e-6);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 359.9, noNaN: true }),
+        fc.double({ min: 0, max: 359.9, noNaN: true }),
+        fc.double({ min: 0, max: 85, noNaN: true }),
+        (wallABearing, azimuth, elevation) => {
+          const direction = directionInRoom({ wallABearing }, azimuth, elevation);
+          expect(length(direction)).toBeCloseTo(1, 9);
+          const back = azimuthOf({ wallABearing }, direction.x, direction.y);
+          expect(Math.abs(((back - azimuth + 540) % 360) - 180)).toBeLessThan(1e-6);
+        },
+      ),
     );
   });
 });
@@ -119,11 +124,20 @@ describe('what a rectangle takes of a view', () => {
   it('is the same by the short way and the long one, also where the element’s plane cuts it', () => {
     const coordinate = fc.double({ min: -3, max: 3, noNaN: true });
     fc.assert(
-      fc.property(coordinate, coordinate, fc.double({ min: 0.1, max: 2, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true }), (x, y, z, tilt) => {
-        const rectangle = levelRectangle(x, y, z, 1.3, 0.7);
-        const normal = unit(vec(tilt, 0.2, 1));
-        expect(rectangleFactor(rectangle, vec(0, 0, 0), normal)).toBeCloseTo(configurationFactor(corners(rectangle), vec(0, 0, 0), normal), 9);
-      }),
+      fc.property(
+        coordinate,
+        coordinate,
+        fc.double({ min: 0.1, max: 2, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        (x, y, z, tilt) => {
+          const rectangle = levelRectangle(x, y, z, 1.3, 0.7);
+          const normal = unit(vec(tilt, 0.2, 1));
+          expect(rectangleFactor(rectangle, vec(0, 0, 0), normal)).toBeCloseTo(
+            configurationFactor(corners(rectangle), vec(0, 0, 0), normal),
+            9,
+          );
+        },
+      ),
     );
   });
 
@@ -136,7 +150,8 @@ describe('what a rectangle takes of a view', () => {
 
 describe('things in the light', () => {
   const board = solidBox(0, 0, 1, 1, 1, 0);
-  const clear = (list: Parameters<typeof clearWay>[0], from: [number, number, number], to: [number, number, number]) => clearWay(list, ...from, ...to);
+  const clear = (list: Parameters<typeof clearWay>[0], from: [number, number, number], to: [number, number, number]) =>
+    clearWay(list, ...from, ...to);
 
   it('a board stops a ray through it and no other', () => {
     expect(clear([board], [0.5, 0.5, 0], [0.5, 0.5, 2])).toBe(0);
@@ -172,14 +187,22 @@ describe('things in the light', () => {
   });
 
   it('are the solid boards of a room’s stands and its blocks', () => {
-    const withBlock = { ...smallHome, blocks: [{ id: 'k', roomId: 'r', name: 'Cupboard', xM: 3, yM: 1, zM: 0, widthM: 0.6, depthM: 1, heightM: 2 }] };
+    const withBlock = {
+      ...smallHome,
+      blocks: [{ id: 'k', roomId: 'r', name: 'Cupboard', xM: 3, yM: 1, zM: 0, widthM: 0.6, depthM: 1, heightM: 2 }],
+    };
     expect(solidsOf(withBlock, 'r').map((solid) => solid.z1)).toEqual([0.8, 0.6, 1.2, 2]);
     expect(solidsOf(smallHome, 'box')).toEqual([]);
   });
 });
 
 describe('neighbours', () => {
-  const tall = { ...smallHome, plants: smallHome.plants.map((plant) => (plant.id === 'q' ? { ...plant, spotId: 'dim', heightCm: 60 } : { ...plant, spotId: null })) };
+  const tall = {
+    ...smallHome,
+    plants: smallHome.plants.map((plant) =>
+      plant.id === 'q' ? { ...plant, spotId: 'dim', heightCm: 60 } : { ...plant, spotId: null },
+    ),
+  };
   const dim = placedSpots(tall).find(({ spot }) => spot.id === 'dim')!;
 
   it('hold the part of their crowns that rises above a plant’s own top', () => {
@@ -196,7 +219,10 @@ describe('neighbours', () => {
   it('throw no shade while their height is not known, and more the denser they are', () => {
     expect(crownsOf({ ...tall, plants: tall.plants.map((plant) => ({ ...plant, heightCm: null })) }, 'r')).toEqual([]);
     const [medium] = crownsOf(tall, 'r');
-    const [dense] = crownsOf({ ...tall, plants: tall.plants.map((plant) => ({ ...plant, foliage: 'dense' as const })) }, 'r');
+    const [dense] = crownsOf(
+      { ...tall, plants: tall.plants.map((plant) => ({ ...plant, foliage: 'dense' as const })) },
+      'r',
+    );
     expect(dense!.occluder.extinction).toBeGreaterThan(medium!.occluder.extinction);
   });
 });

@@ -1,14 +1,29 @@
 /** Weather from a file keeps what the file says; drawn years repeat themselves. */
 import fc from 'fast-check';
 import { sunPosition } from '../sun';
-import { DAY_TYPES, FILE_HOURS, fileWeather, momentAt, monthPercentiles, monthlyGlobal, packHours, seededYears, skyYear, unpackHours, type FileHour } from './index';
+import {
+  DAY_TYPES,
+  FILE_HOURS,
+  fileWeather,
+  momentAt,
+  monthPercentiles,
+  monthlyGlobal,
+  packHours,
+  seededYears,
+  skyYear,
+  unpackHours,
+  type FileHour,
+} from './index';
 
 const place = { latitude: 56.4, longitude: -2.7, elevationM: 8 };
 const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /** Days of which every third is clear. */
 const hours: FileHour[] = Array.from({ length: FILE_HOURS }, (_, i) => {
-  const sin = Math.max(0, Math.sin((sunPosition(Date.UTC(2025, 0, 1) + (i + 0.5) * 3_600_000, place).elevationDeg * Math.PI) / 180));
+  const sin = Math.max(
+    0,
+    Math.sin((sunPosition(Date.UTC(2025, 0, 1) + (i + 0.5) * 3_600_000, place).elevationDeg * Math.PI) / 180),
+  );
   const clear = Math.floor(i / 24) % 3 === 0;
   const dhi = sin * (clear ? 90 : 210);
   const dni = clear ? 780 * (1 - Math.exp(-6 * sin)) : 0;
@@ -20,14 +35,21 @@ const year = skyYear({ place, timeZone: 'Europe/London', year: 2026, weather: fi
 describe('hours of a file', () => {
   it('are packed and unpacked without loss', () => {
     expect(unpackHours(file.hours)).toEqual(hours);
-    fc.assert(fc.property(fc.array(fc.record({ global: fc.nat(2000), dni: fc.nat(2000), dhi: fc.nat(2000) }), { maxLength: 30 }), (list) => expect(unpackHours(packHours(list))).toEqual(list)));
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ global: fc.nat(2000), dni: fc.nat(2000), dhi: fc.nat(2000) }), { maxLength: 30 }),
+        (list) => expect(unpackHours(packHours(list))).toEqual(list),
+      ),
+    );
   });
 
   it('brought down to quarter hours keep each month’s light within 1 %', () => {
     const wanted = monthlyGlobal(file);
     for (let month0 = 0; month0 < 12; month0++) {
       let found = 0;
-      for (let hour = 0; hour < 24; hour++) for (let type = 0; type < DAY_TYPES; type++) found += year.global[(month0 * 24 + hour) * DAY_TYPES + type]! / DAY_TYPES;
+      for (let hour = 0; hour < 24; hour++)
+        for (let type = 0; type < DAY_TYPES; type++)
+          found += year.global[(month0 * 24 + hour) * DAY_TYPES + type]! / DAY_TYPES;
       expect(Math.abs(found / 1000 / wanted[month0]! - 1)).toBeLessThan(0.01);
     }
   });
@@ -36,7 +58,8 @@ describe('hours of a file', () => {
     const steps = new Float64Array(12);
     for (let step = 0; step < year.steps; step++) {
       const month0 = Math.floor(year.bin[step]! / 24);
-      for (let type = 0; type < DAY_TYPES; type++) steps[month0]! += year.dni[step * DAY_TYPES + type]! / DAY_TYPES / 4 / MONTH_DAYS[month0]!;
+      for (let type = 0; type < DAY_TYPES; type++)
+        steps[month0]! += year.dni[step * DAY_TYPES + type]! / DAY_TYPES / 4 / MONTH_DAYS[month0]!;
     }
     let first = 0;
     MONTH_DAYS.forEach((days, month0) => {
@@ -48,14 +71,20 @@ describe('hours of a file', () => {
 
   it('stand in order from dull days to bright ones', () => {
     for (let month0 = 0; month0 < 12; month0++) {
-      const light = Array.from({ length: DAY_TYPES }, (_, type) => Array.from({ length: 24 }, (_unused, hour) => year.global[(month0 * 24 + hour) * DAY_TYPES + type]!).reduce((sum, value) => sum + value, 0));
+      const light = Array.from({ length: DAY_TYPES }, (_, type) =>
+        Array.from({ length: 24 }, (_unused, hour) => year.global[(month0 * 24 + hour) * DAY_TYPES + type]!).reduce(
+          (sum, value) => sum + value,
+          0,
+        ),
+      );
       expect([...light].sort((p, q) => p - q)).toEqual(light);
     }
   });
 });
 
 describe('an instant', () => {
-  const ask = (sky: 'typical' | 'clear' | 'overcast', atMs = Date.UTC(2026, 5, 21, 12)) => momentAt({ atMs, place, timeZone: 'Europe/London', sky, turbidity: 3, weather: fileWeather(file, place) });
+  const ask = (sky: 'typical' | 'clear' | 'overcast', atMs = Date.UTC(2026, 5, 21, 12)) =>
+    momentAt({ atMs, place, timeZone: 'Europe/London', sky, turbidity: 3, weather: fileWeather(file, place) });
 
   it('under a clear sky has most beam, under an overcast one none', () => {
     expect(ask('clear').dni).toBeGreaterThan(ask('typical').dni);

@@ -22,7 +22,10 @@ export interface FileHour {
 
 /** Hours as the digits that are stored; whole W m-2 from 0 to 2000. */
 export function packHours(hours: readonly FileHour[]): string {
-  const digits = (value: number) => Math.max(0, Math.min(2000, Math.round(value))).toString(16).padStart(4, '0');
+  const digits = (value: number) =>
+    Math.max(0, Math.min(2000, Math.round(value)))
+      .toString(16)
+      .padStart(4, '0');
   return hours.map(({ global, dni, dhi }) => digits(global) + digits(dni) + digits(dhi)).join('');
 }
 
@@ -49,7 +52,10 @@ interface Ratios {
  * Within an hour beam and diffuse light follow the clear sky's, so that the sun's disc can be traced at steps of
  * minutes; each month keeps the file's mean of beam and of diffuse light.
  */
-export function fileWeather(file: Pick<WeatherFile, 'hours' | 'utcOffsetH'>, place: Place & { readonly elevationM: number }): Weather {
+export function fileWeather(
+  file: Pick<WeatherFile, 'hours' | 'utcOffsetH'>,
+  place: Place & { readonly elevationM: number },
+): Weather {
   const hours = unpackHours(file.hours);
   const clear = clearHours(file.utcOffsetH, place);
   const ratios = ratiosOf(hours, clear);
@@ -84,7 +90,12 @@ function clearHours(utcOffsetH: number, place: Place & { readonly elevationM: nu
       if (elevationDeg <= 0) continue;
       const date = new Date(atMs + utcOffsetH * HOUR_MS);
       const ordinal = dayOfYear({ year: 2025, month: date.getUTCMonth() + 1, day: date.getUTCDate() });
-      const light = clearSkyIrradiance(elevationDeg, place.elevationM, LINKE_TURBIDITY, extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT));
+      const light = clearSkyIrradiance(
+        elevationDeg,
+        place.elevationM,
+        LINKE_TURBIDITY,
+        extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT),
+      );
       dni += light.dni / SUBSTEPS;
       dhi += light.dhi / SUBSTEPS;
       global += (light.dhi + light.dni * Math.sin(elevationDeg * RADIANS)) / SUBSTEPS;
@@ -108,7 +119,8 @@ function ratiosOf(hours: readonly FileHour[], clear: readonly FileHour[]): Ratio
       for (const field of ['dni', 'dhi'] as const) {
         const into = field === 'dni' ? beam : diffuse;
         for (let hour = 0; hour < 24; hour++) {
-          const mean = (list: readonly FileHour[]) => group.reduce((all, { day, share }) => all + share * list[day * 24 + hour]![field], 0);
+          const mean = (list: readonly FileHour[]) =>
+            group.reduce((all, { day, share }) => all + share * list[day * 24 + hour]![field], 0);
           const bare = mean(clear);
           into[base + hour] = bare > LEAST_CLEAR ? Math.min(MOST_RATIO, mean(hours) / bare) : 0;
         }
@@ -149,7 +161,8 @@ interface MonthOfType {
 }
 
 /** Light on level ground: the diffuse part, or what the beam adds to it. */
-const onGround = (hour: FileHour, field: 'dni' | 'dhi') => (field === 'dhi' ? hour.dhi : Math.max(0, hour.global - hour.dhi));
+const onGround = (hour: FileHour, field: 'dni' | 'dhi') =>
+  field === 'dhi' ? hour.dhi : Math.max(0, hour.global - hour.dhi);
 
 /** Scales a type's ratios so that, laid over every day of its month, they give level ground the mean of its own days. */
 function keepMonth(ratios: Float64Array, base: number, { days, group, hours, clear, field }: MonthOfType): void {
@@ -176,6 +189,10 @@ export function monthlyGlobal(file: Pick<WeatherFile, 'hours'>): number[] {
 /** The hour of a file that holds an instant, on its own clock; 29 February counts as the 28th. */
 export function hourOfFile(atMs: number, utcOffsetH: number): number {
   const date = new Date(atMs + utcOffsetH * HOUR_MS);
-  const ordinal = Math.floor((Date.UTC(2025, date.getUTCMonth(), Math.min(date.getUTCDate(), MONTH_DAYS[date.getUTCMonth()]!)) - Date.UTC(2025, 0, 1)) / DAY_MS);
+  const ordinal = Math.floor(
+    (Date.UTC(2025, date.getUTCMonth(), Math.min(date.getUTCDate(), MONTH_DAYS[date.getUTCMonth()]!)) -
+      Date.UTC(2025, 0, 1)) /
+      DAY_MS,
+  );
   return ordinal * 24 + date.getUTCHours();
 }

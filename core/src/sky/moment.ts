@@ -47,8 +47,10 @@ export function momentAt({ atMs, place, timeZone, date: known, sky, turbidity, w
   const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
   const outside = extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT);
   const clear = clearSkyIrradiance(sun.elevationDeg, place.elevationM, turbidity, outside);
-  if (sky === 'clear') return { ...at, dni: clear.dni, dhi: clear.dhi, skyShape: clearSky(sun.azimuthDeg, sun.elevationDeg) };
-  if (sky === 'overcast') return { ...at, dni: 0, dhi: OVERCAST_SHARE * (clear.dhi + clear.dni * sinElevation), skyShape: OVERCAST_SKY };
+  if (sky === 'clear')
+    return { ...at, dni: clear.dni, dhi: clear.dhi, skyShape: clearSky(sun.azimuthDeg, sun.elevationDeg) };
+  if (sky === 'overcast')
+    return { ...at, dni: 0, dhi: OVERCAST_SHARE * (clear.dhi + clear.dni * sinElevation), skyShape: OVERCAST_SKY };
   const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(atMs);
   const step = stepOf(weather);
   weather.write(step, {
@@ -72,7 +74,12 @@ export function momentAt({ atMs, place, timeZone, date: known, sky, turbidity, w
   }
   const clearShape = clearSky(sun.azimuthDeg, sun.elevationDeg);
   const share = dhi > 0 ? clearDiffuse / dhi : 0;
-  return { ...at, dni, dhi, skyShape: clearShape.map((radiance, node) => radiance * share + OVERCAST_SKY[node]! * (1 - share)) };
+  return {
+    ...at,
+    dni,
+    dhi,
+    skyShape: clearShape.map((radiance, node) => radiance * share + OVERCAST_SKY[node]! * (1 - share)),
+  };
 }
 
 function stepOf(weather: Weather): WeatherStep {

@@ -69,7 +69,13 @@ export function findAround(around: Around, net: SkyNet, azimuthDeg: number, elev
 const scratch = emptyAround();
 
 /** Adds `weight` to the nodes around a direction, in the shares by which interpolation reads them. */
-export function scatterToNodes(target: Float64Array, azimuthDeg: number, elevationDeg: number, weight: number, net: SkyNet = FINE_NET): void {
+export function scatterToNodes(
+  target: Float64Array,
+  azimuthDeg: number,
+  elevationDeg: number,
+  weight: number,
+  net: SkyNet = FINE_NET,
+): void {
   findAround(scratch, net, azimuthDeg, elevationDeg);
   const { nodes, shares } = scratch;
   target[nodes[0]!]! += weight * shares[0]!;
@@ -84,7 +90,8 @@ function horizontalWeights(net: SkyNet): Float64Array {
   const stepDeg = 1;
   for (let elevation = stepDeg / 2; elevation < 90; elevation += stepDeg) {
     const band = Math.sin(elevation * RADIANS) * Math.cos(elevation * RADIANS) * (stepDeg * RADIANS) ** 2;
-    for (let azimuth = stepDeg / 2; azimuth < 360; azimuth += stepDeg) scatterToNodes(weights, azimuth, elevation, band, net);
+    for (let azimuth = stepDeg / 2; azimuth < 360; azimuth += stepDeg)
+      scatterToNodes(weights, azimuth, elevation, band, net);
   }
   return weights;
 }

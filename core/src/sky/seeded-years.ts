@@ -30,7 +30,10 @@ export function seeded(seed: number): () => number {
 function normalShare(value: number): number {
   const x = Math.abs(value) / Math.SQRT2;
   const t = 1 / (1 + 0.3275911 * x);
-  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x);
+  const tail =
+    t *
+    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+    Math.exp(-x * x);
   return value >= 0 ? 1 - tail / 2 : tail / 2;
 }
 
@@ -68,7 +71,11 @@ function addDay(shares: Float64Array, base: number, rank: number, weight: number
  * Tenth, fiftieth and ninetieth percentile of a month's mean over the drawn years.
  * @param byType what a day of each type gives, from dull to bright
  */
-export function monthPercentiles({ years, shares }: SeededYears, month0: number, byType: readonly number[]): { poor: number; typical: number; good: number } {
+export function monthPercentiles(
+  { years, shares }: SeededYears,
+  month0: number,
+  byType: readonly number[],
+): { poor: number; typical: number; good: number } {
   const means = new Float64Array(years);
   for (let year = 0; year < years; year++) {
     const base = (month0 * years + year) * DAY_TYPES;

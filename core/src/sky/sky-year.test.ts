@@ -3,13 +3,15 @@ import { sunPosition } from '../sun';
 import { FINE_NET, HOUR_BINS, climateWeather, skyYear, type SkyYear } from './index';
 
 const weather = climateWeather(Array<number>(12).fill(0.45), 20, 3.5);
-const yearAt = (latitude: number, stepMinutes: 15 | 7.5 = 15): SkyYear => skyYear({ place: { latitude, longitude: 0 }, timeZone: 'Etc/GMT', year: 2026, weather, stepMinutes });
+const yearAt = (latitude: number, stepMinutes: 15 | 7.5 = 15): SkyYear =>
+  skyYear({ place: { latitude, longitude: 0 }, timeZone: 'Etc/GMT', year: 2026, weather, stepMinutes });
 const home = yearAt(52);
 const sum = (values: ArrayLike<number>) => Array.from(values).reduce((total, value) => total + value, 0);
 
 describe('the steps of a year', () => {
   it('are those with the sun up: half the year, everywhere', () => {
-    for (const latitude of [0, 35, 52, -34]) expect(Math.abs(yearAt(latitude).steps / (365 * 96) - 0.5)).toBeLessThan(0.01);
+    for (const latitude of [0, 35, 52, -34])
+      expect(Math.abs(yearAt(latitude).steps / (365 * 96) - 0.5)).toBeLessThan(0.01);
   });
 
   it('know polar night and polar day', () => {
@@ -44,7 +46,9 @@ describe('the steps of a year', () => {
   it('stand where the sun stood: the highest of June is that of the solstice’s noon', () => {
     const june = Array.from(home.bin.keys()).filter((step) => Math.floor(home.bin[step]! / 24) === 5);
     const highest = Math.max(...june.map((step) => home.elevationDeg[step]!));
-    expect(Math.abs(highest - sunPosition(Date.UTC(2026, 5, 21, 12, 2), { latitude: 52, longitude: 0 }).elevationDeg)).toBeLessThan(0.05);
+    expect(
+      Math.abs(highest - sunPosition(Date.UTC(2026, 5, 21, 12, 2), { latitude: 52, longitude: 0 }).elevationDeg),
+    ).toBeLessThan(0.05);
   });
 
   it('twice as fine, are twice as many and hold the same light', () => {
@@ -65,23 +69,31 @@ describe('the light of a year', () => {
     const beam = new Float64Array(HOUR_BINS * home.dayTypes);
     for (let step = 0; step < home.steps; step++) {
       const bin = home.bin[step]!;
-      for (let type = 0; type < home.dayTypes; type++) beam[bin * home.dayTypes + type]! += (home.dni[step * home.dayTypes + type]! * home.toSun[3 * step + 2]! * 0.25) / home.daysInMonth[Math.floor(bin / 24)]!;
+      for (let type = 0; type < home.dayTypes; type++)
+        beam[bin * home.dayTypes + type]! +=
+          (home.dni[step * home.dayTypes + type]! * home.toSun[3 * step + 2]! * 0.25) /
+          home.daysInMonth[Math.floor(bin / 24)]!;
     }
-    for (let at = 0; at < beam.length; at += 11) expect(home.clearDiffuse[at]! + home.overcastDiffuse[at]! + beam[at]!).toBeCloseTo(home.global[at]!, 2);
+    for (let at = 0; at < beam.length; at += 11)
+      expect(home.clearDiffuse[at]! + home.overcastDiffuse[at]! + beam[at]!).toBeCloseTo(home.global[at]!, 2);
   });
 
   it('mirrors itself across the equator half a year apart', () => {
     const south = yearAt(-52);
-    const monthOf = (year: SkyYear, month0: number) => sum(year.global.slice(month0 * 24 * year.dayTypes, (month0 + 1) * 24 * year.dayTypes));
+    const monthOf = (year: SkyYear, month0: number) =>
+      sum(year.global.slice(month0 * 24 * year.dayTypes, (month0 + 1) * 24 * year.dayTypes));
     // The earth is nearer to the sun in January: up to 7 % more light in the southern summer.
-    for (let month0 = 0; month0 < 12; month0++) expect(Math.abs(monthOf(south, (month0 + 6) % 12) / monthOf(home, month0) - 1)).toBeLessThan(0.12);
+    for (let month0 = 0; month0 < 12; month0++)
+      expect(Math.abs(monthOf(south, (month0 + 6) % 12) / monthOf(home, month0) - 1)).toBeLessThan(0.12);
     expect(monthOf(south, 11)).toBeGreaterThan(monthOf(home, 5));
   });
 
   it('lies node by node, each clear shape whole over open ground', () => {
     expect(home.clearShape.length).toBe(FINE_NET.count * HOUR_BINS);
     const noonOfJune = 5 * 24 + 12;
-    const brightest = Array.from({ length: FINE_NET.count }, (_, node) => node).reduce((p, q) => (home.clearShape[q * HOUR_BINS + noonOfJune]! > home.clearShape[p * HOUR_BINS + noonOfJune]! ? q : p));
+    const brightest = Array.from({ length: FINE_NET.count }, (_, node) => node).reduce((p, q) =>
+      home.clearShape[q * HOUR_BINS + noonOfJune]! > home.clearShape[p * HOUR_BINS + noonOfJune]! ? q : p,
+    );
     // Brightest round the sun: in the south, some 61 degrees high.
     expect(Math.abs((brightest % FINE_NET.columns) * FINE_NET.azimuthStepDeg - 180)).toBeLessThanOrEqual(20);
     expect(Math.floor(brightest / FINE_NET.columns) * FINE_NET.altitudeStepDeg).toBeGreaterThan(45);

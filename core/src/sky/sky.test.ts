@@ -1,5 +1,24 @@
 import { SOLAR_CONSTANT } from '../units';
-import { DAY_TYPES, SKY_NODES, airMass, clearSkyIrradiance, clearnessProfile, climateWeather, haurwitzGlobal, coarsened, emptyAround, findAround, FINE_NET, HORIZONTAL_WEIGHTS, COARSE_NET, clearSky, nodeDirection, scatterToNodes, skyYear, splitGlobal } from './index';
+import {
+  DAY_TYPES,
+  SKY_NODES,
+  airMass,
+  clearSkyIrradiance,
+  clearnessProfile,
+  climateWeather,
+  haurwitzGlobal,
+  coarsened,
+  emptyAround,
+  findAround,
+  FINE_NET,
+  HORIZONTAL_WEIGHTS,
+  COARSE_NET,
+  clearSky,
+  nodeDirection,
+  scatterToNodes,
+  skyYear,
+  splitGlobal,
+} from './index';
 
 describe('clear skies', () => {
   it('are brighter the higher the sun, and never brighter than outside the atmosphere', () => {
@@ -16,7 +35,8 @@ describe('clear skies', () => {
   });
 
   it('lose beam to haze and gain it with height', () => {
-    const beam = (altitude: number, turbidity: number) => clearSkyIrradiance(40, altitude, turbidity, SOLAR_CONSTANT).dni;
+    const beam = (altitude: number, turbidity: number) =>
+      clearSkyIrradiance(40, altitude, turbidity, SOLAR_CONSTANT).dni;
     expect(beam(0, 6)).toBeLessThan(beam(0, 2));
     expect(beam(2000, 3)).toBeGreaterThan(beam(0, 3));
   });
@@ -48,8 +68,13 @@ describe('sky nodes', () => {
       const band = Math.sin((elevation * Math.PI) / 180) * Math.cos((elevation * Math.PI) / 180) * (Math.PI / 180) ** 2;
       for (let azimuth = 0.5; azimuth < 360; azimuth++) scatterToNodes(weights, azimuth, elevation, band, COARSE_NET);
     }
-    const onGround = (field: Float64Array, by: Float64Array) => field.reduce((sum, radiance, node) => sum + radiance * by[node]!, 0);
-    for (const [azimuth, elevation] of [[180, 30], [95, 4], [260, 62]] as const) {
+    const onGround = (field: Float64Array, by: Float64Array) =>
+      field.reduce((sum, radiance, node) => sum + radiance * by[node]!, 0);
+    for (const [azimuth, elevation] of [
+      [180, 30],
+      [95, 4],
+      [260, 62],
+    ] as const) {
       const fine = clearSky(azimuth, elevation);
       expect(onGround(coarsened(fine), weights)).toBeCloseTo(onGround(fine, HORIZONTAL_WEIGHTS), 6);
     }
@@ -62,7 +87,13 @@ describe('sky nodes', () => {
     scatterToNodes(field, 123.4, 37.8, 2.5);
     expect(field.reduce((sum, value) => sum + value, 0)).toBeCloseTo(2.5, 9);
     const even = new Float64Array(SKY_NODES).fill(3);
-    for (const [azimuth, elevation] of [[0, 0], [359.9, 5], [-30, 89.9], [725, 90]] as const) expect(readAtNodes(even, azimuth, elevation)).toBeCloseTo(3, 9);
+    for (const [azimuth, elevation] of [
+      [0, 0],
+      [359.9, 5],
+      [-30, 89.9],
+      [725, 90],
+    ] as const)
+      expect(readAtNodes(even, azimuth, elevation)).toBeCloseTo(3, 9);
   });
 
   it('stand where they say', () => {
@@ -91,7 +122,8 @@ describe('a climate’s weather', () => {
       let outside = 0;
       for (let step = 0; step < year.steps; step++) {
         if (Math.floor(year.bin[step]! / 24) !== month0) continue;
-        outside += (SOLAR_CONSTANT * Math.sin((year.elevationDeg[step]! * Math.PI) / 180) * 0.25) / year.daysInMonth[month0]!;
+        outside +=
+          (SOLAR_CONSTANT * Math.sin((year.elevationDeg[step]! * Math.PI) / 180) * 0.25) / year.daysInMonth[month0]!;
       }
       // The orbit's 3 % and the clear-sky ceiling lie between.
       expect(Math.abs(found / outside - clearness[month0]!)).toBeLessThan(0.03);
@@ -100,7 +132,8 @@ describe('a climate’s weather', () => {
 
   it('has brighter day types after duller ones in every month', () => {
     for (let month0 = 0; month0 < 12; month0++) {
-      for (let type = 1; type < DAY_TYPES; type++) expect(monthly(year.global, month0, type)).toBeGreaterThan(monthly(year.global, month0, type - 1));
+      for (let type = 1; type < DAY_TYPES; type++)
+        expect(monthly(year.global, month0, type)).toBeGreaterThan(monthly(year.global, month0, type - 1));
     }
   });
 
@@ -111,8 +144,16 @@ describe('a climate’s weather', () => {
   });
 
   it('knows polar night and midnight sun', () => {
-    const north = skyYear({ place: { latitude: 75, longitude: 20 }, timeZone: 'Etc/GMT-1', year: 2026, weather: climateWeather(clearness, 0, 2.4) });
-    const hoursWithSun = (month0: number) => Array.from({ length: 24 }, (_, hour) => north.global[(month0 * 24 + hour) * north.dayTypes]!).filter((value) => value > 0).length;
+    const north = skyYear({
+      place: { latitude: 75, longitude: 20 },
+      timeZone: 'Etc/GMT-1',
+      year: 2026,
+      weather: climateWeather(clearness, 0, 2.4),
+    });
+    const hoursWithSun = (month0: number) =>
+      Array.from({ length: 24 }, (_, hour) => north.global[(month0 * 24 + hour) * north.dayTypes]!).filter(
+        (value) => value > 0,
+      ).length;
     expect(hoursWithSun(11)).toBe(0);
     expect(hoursWithSun(5)).toBe(24);
   });

@@ -114,7 +114,11 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
   const clearShape = new Float32Array(HOUR_BINS * SKY_NODES);
   const shapeWeight = new Float64Array(HOUR_BINS);
   const monthDays = Array.from({ length: 12 }, (_, month0) => daysInMonth(year, month0 + 1));
-  const step: WeatherStep = { dni: new Float64Array(types), dhi: new Float64Array(types), clearShare: new Float64Array(types) };
+  const step: WeatherStep = {
+    dni: new Float64Array(types),
+    dhi: new Float64Array(types),
+    clearShare: new Float64Array(types),
+  };
 
   const sinLatitude = Math.sin(place.latitude * RADIANS);
   const cosLatitude = Math.cos(place.latitude * RADIANS);
@@ -140,7 +144,12 @@ export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MIN
         const declination = first.declinationDeg + (last.declinationDeg - first.declinationDeg) * share;
         const cosHourAngle = Math.cos((hourAngleDeg + place.longitude) * RADIANS);
         // Night is told before the sun's place is worked out: half of all steps.
-        if (sinLatitude * Math.sin(declination * RADIANS) + cosLatitude * Math.cos(declination * RADIANS) * cosHourAngle <= 0) continue;
+        if (
+          sinLatitude * Math.sin(declination * RADIANS) +
+            cosLatitude * Math.cos(declination * RADIANS) * cosHourAngle <=
+          0
+        )
+          continue;
         const sun = sunSeenFrom(place, declination, hourAngleDeg);
         if (sun.elevationDeg <= 0) continue;
         const at = month0 * 24 + Math.floor(minute / 60);
@@ -310,7 +319,11 @@ const OVERCAST_TO = 0.3;
  * @param altitudeM of the place above the sea
  * @param linkeTurbidity sets the clear-sky beam that no day exceeds
  */
-export function climateWeather(monthlyClearness: readonly number[], altitudeM: number, linkeTurbidity: number): Weather {
+export function climateWeather(
+  monthlyClearness: readonly number[],
+  altitudeM: number,
+  linkeTurbidity: number,
+): Weather {
   const daily = monthlyClearness.map(dayTypeClearness);
   return {
     dayTypes: DAY_TYPES,

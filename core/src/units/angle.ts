@@ -10,10 +10,22 @@ export function wrapDegrees(deg: number): number {
 
 /** The 16 compass words, clockwise from north. */
 const COMPASS = [
-  'north', 'north-north-east', 'north-east', 'east-north-east',
-  'east', 'east-south-east', 'south-east', 'south-south-east',
-  'south', 'south-south-west', 'south-west', 'west-south-west',
-  'west', 'west-north-west', 'north-west', 'north-north-west',
+  'north',
+  'north-north-east',
+  'north-east',
+  'east-north-east',
+  'east',
+  'east-south-east',
+  'south-east',
+  'south-south-east',
+  'south',
+  'south-south-west',
+  'south-west',
+  'west-south-west',
+  'west',
+  'west-north-west',
+  'north-west',
+  'north-north-west',
 ] as const;
 
 /** The compass word nearest to an azimuth (degrees clockwise from true north). */

@@ -1,25 +1,42 @@
 import fc from 'fast-check';
 import {
-  DAY_MS, celsiusToFahrenheit, civilDateOf, compassWord, daysInMonth, dliOfSteadyLight, fahrenheitToCelsius, isTimeZone, nextCivilDate, startOfCivilDay, utcOffsetMinutes, wrapDegrees,
+  DAY_MS,
+  celsiusToFahrenheit,
+  civilDateOf,
+  compassWord,
+  daysInMonth,
+  dliOfSteadyLight,
+  fahrenheitToCelsius,
+  isTimeZone,
+  nextCivilDate,
+  startOfCivilDay,
+  utcOffsetMinutes,
+  wrapDegrees,
 } from './index';
 
 describe('civil days', () => {
   it('have 23, 24 or 25 hours where clocks change', () => {
     const hours = (month: number, day: number) => {
       const date = { year: 2026, month, day };
-      return (startOfCivilDay(nextCivilDate(date), 'Europe/London') - startOfCivilDay(date, 'Europe/London')) / 3_600_000;
+      return (
+        (startOfCivilDay(nextCivilDate(date), 'Europe/London') - startOfCivilDay(date, 'Europe/London')) / 3_600_000
+      );
     };
     expect([hours(3, 29), hours(6, 1), hours(10, 25)]).toEqual([23, 24, 25]);
   });
 
   it('begin at the midnight of their own place', () => {
     fc.assert(
-      fc.property(fc.constantFrom('UTC', 'Europe/London', 'America/Argentina/Buenos_Aires', 'Asia/Kolkata', 'Pacific/Auckland'), fc.integer({ min: 0, max: 364 }), (zone, day) => {
-        const date = civilDateOf(Date.UTC(2026, 0, 1, 12) + day * DAY_MS, zone);
-        const start = startOfCivilDay(date, zone);
-        expect(civilDateOf(start, zone)).toEqual(date);
-        expect(civilDateOf(start - 1000, zone)).not.toEqual(date);
-      }),
+      fc.property(
+        fc.constantFrom('UTC', 'Europe/London', 'America/Argentina/Buenos_Aires', 'Asia/Kolkata', 'Pacific/Auckland'),
+        fc.integer({ min: 0, max: 364 }),
+        (zone, day) => {
+          const date = civilDateOf(Date.UTC(2026, 0, 1, 12) + day * DAY_MS, zone);
+          const start = startOfCivilDay(date, zone);
+          expect(civilDateOf(start, zone)).toEqual(date);
+          expect(civilDateOf(start - 1000, zone)).not.toEqual(date);
+        },
+      ),
     );
   });
 
@@ -44,7 +61,11 @@ describe('angles, warmth and light', () => {
   });
 
   it('turn Celsius to Fahrenheit and back', () => {
-    fc.assert(fc.property(fc.double({ min: -60, max: 60, noNaN: true }), (celsius) => expect(fahrenheitToCelsius(celsiusToFahrenheit(celsius))).toBeCloseTo(celsius, 9)));
+    fc.assert(
+      fc.property(fc.double({ min: -60, max: 60, noNaN: true }), (celsius) =>
+        expect(fahrenheitToCelsius(celsiusToFahrenheit(celsius))).toBeCloseTo(celsius, 9),
+      ),
+    );
   });
 
   it('make 0.36 mol of 100 for an hour', () => {

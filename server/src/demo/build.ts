@@ -1,32 +1,76 @@
 /** Small builders that give the demo's facts their usual values, so that the homes below read as lists. */
-import { ALL_MONTHS, type AirStatement, type Circuit, type Lamp, type Plant, type Room, type Spot, type Stand, type Tier, type Window } from '@dulvan/core';
+import {
+  ALL_MONTHS,
+  type AirStatement,
+  type Circuit,
+  type Lamp,
+  type Plant,
+  type Room,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
+} from '@dulvan/core';
 
 export const ALL_YEAR = [...ALL_MONTHS];
 
 type Given<T, K extends keyof T> = Pick<T, K> & Partial<T>;
 
-export function room(given: Given<Room, 'id' | 'homeId' | 'name' | 'widthM' | 'depthM' | 'heightM' | 'wallABearing'>): Room {
+export function room(
+  given: Given<Room, 'id' | 'homeId' | 'name' | 'widthM' | 'depthM' | 'heightM' | 'wallABearing'>,
+): Room {
   return {
-    floorReflectance: 0.25, wallReflectance: 0.6, ceilingReflectance: 0.75, airMovement: 'gentle',
-    insideRoomId: null, insideXM: 0, insideYM: 0, insideZM: 0, shellTransmittance: 1,
-    eveningLux: 0, eveningFromMinute: 18 * 60, eveningToMinute: 22 * 60,
+    floorReflectance: 0.25,
+    wallReflectance: 0.6,
+    ceilingReflectance: 0.75,
+    airMovement: 'gentle',
+    insideRoomId: null,
+    insideXM: 0,
+    insideYM: 0,
+    insideZM: 0,
+    shellTransmittance: 1,
+    eveningLux: 0,
+    eveningFromMinute: 18 * 60,
+    eveningToMinute: 22 * 60,
     ...given,
   };
 }
 
-export function window(given: Given<Window, 'id' | 'roomId' | 'name' | 'side' | 'offsetM' | 'sillM' | 'widthM' | 'heightM'>): Window {
+export function window(
+  given: Given<Window, 'id' | 'roomId' | 'name' | 'side' | 'offsetM' | 'sillM' | 'widthM' | 'heightM'>,
+): Window {
   return {
-    insetM: 0, slopeDeg: 90, glazingId: 'double-coated', frameShare: 0.18, dirtShare: 0.06, curtainId: 'none',
-    curtainMonths: ALL_YEAR, curtainFromMinute: 9 * 60, curtainToMinute: 18 * 60,
-    outsideKind: 'open', outsideDeg: 0, outsideReflectance: 0.15, groundReflectance: 0.15,
-    revealM: 0, overhangM: 0, overhangAboveM: 0,
-    secondCurtainId: 'none', secondCurtainMonths: ALL_YEAR, secondCurtainFromMinute: 10 * 60, secondCurtainToMinute: 18 * 60,
+    insetM: 0,
+    slopeDeg: 90,
+    glazingId: 'double-coated',
+    frameShare: 0.18,
+    dirtShare: 0.06,
+    curtainId: 'none',
+    curtainMonths: ALL_YEAR,
+    curtainFromMinute: 9 * 60,
+    curtainToMinute: 18 * 60,
+    outsideKind: 'open',
+    outsideDeg: 0,
+    outsideReflectance: 0.15,
+    groundReflectance: 0.15,
+    revealM: 0,
+    overhangM: 0,
+    overhangAboveM: 0,
+    secondCurtainId: 'none',
+    secondCurtainMonths: ALL_YEAR,
+    secondCurtainFromMinute: 10 * 60,
+    secondCurtainToMinute: 18 * 60,
     ...given,
   };
 }
 
 export const stand = (given: Stand): Stand => given;
-export const tier = (id: string, standId: string, heightM: number, board: Tier['board'] = 'solid'): Tier => ({ id, standId, heightM, board });
+export const tier = (id: string, standId: string, heightM: number, board: Tier['board'] = 'solid'): Tier => ({
+  id,
+  standId,
+  heightM,
+  board,
+});
 
 export function spot(given: Given<Spot, 'id' | 'tierId' | 'name' | 'alongM' | 'acrossM'>): Spot {
   return { sizeM: 0.3, freeHeightM: 0.45, loadKg: 8, reach: 'easy', ...given };
@@ -34,14 +78,50 @@ export function spot(given: Given<Spot, 'id' | 'tierId' | 'name' | 'alongM' | 'a
 
 export const circuit = (given: Circuit): Circuit => given;
 
-export function lamp(given: Given<Lamp, 'id' | 'circuitId' | 'tierId' | 'name' | 'form' | 'ppf' | 'powerW' | 'alongM' | 'acrossM' | 'aboveM'>): Lamp {
-  return { spectrum: 'white-neutral', beamDeg: 120, lengthM: 0, breadthM: 0, dimming: 1, ratedBy: 'ppf', lumens: null, tiltDeg: 0, tiltToward: 'a', burntHours: 0, lifeHours: null, photometryId: null, ...given };
+export function lamp(
+  given: Given<
+    Lamp,
+    'id' | 'circuitId' | 'tierId' | 'name' | 'form' | 'ppf' | 'powerW' | 'alongM' | 'acrossM' | 'aboveM'
+  >,
+): Lamp {
+  return {
+    spectrum: 'white-neutral',
+    beamDeg: 120,
+    lengthM: 0,
+    breadthM: 0,
+    dimming: 1,
+    ratedBy: 'ppf',
+    lumens: null,
+    tiltDeg: 0,
+    tiltToward: 'a',
+    burntHours: 0,
+    lifeHours: null,
+    photometryId: null,
+    ...given,
+  };
 }
 
 export function plant(given: Given<Plant, 'id' | 'homeId' | 'taxonId' | 'name' | 'spotId'>): Plant {
-  return { parents: [], traits: [], stage: 'adult', growthState: 'by-season', stateSeenOn: null, restSchool: null, potCm: 13, heightCm: 25, foliage: 'medium', arrivedOn: null, note: '', ...given };
+  return {
+    parents: [],
+    traits: [],
+    stage: 'adult',
+    growthState: 'by-season',
+    stateSeenOn: null,
+    restSchool: null,
+    potCm: 13,
+    heightCm: 25,
+    foliage: 'medium',
+    arrivedOn: null,
+    note: '',
+    ...given,
+  };
 }
 
-export function air(roomId: string, month: number, [dayC, nightC, dayRh, nightRh]: [number, number, number, number]): AirStatement {
+export function air(
+  roomId: string,
+  month: number,
+  [dayC, nightC, dayRh, nightRh]: [number, number, number, number],
+): AirStatement {
   return { id: `${roomId}-air-${month}`, roomId, month, dayC, nightC, dayRh, nightRh };
 }

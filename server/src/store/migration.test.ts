@@ -16,15 +16,38 @@ let file: string;
 /** A file as the first version left it, with a home, a plant and a change of it in the journal. */
 async function oldFile(): Promise<void> {
   const client = createClient({ url: pathToFileURL(file).href });
-  for (const statement of readFileSync(FOUNDING, 'utf8').split('--> statement-breakpoint')) await client.execute(statement);
+  for (const statement of readFileSync(FOUNDING, 'utf8').split('--> statement-breakpoint'))
+    await client.execute(statement);
   const { entries } = JSON.parse(readFileSync(META, 'utf8')) as { entries: { when: number }[] };
-  await client.execute('CREATE TABLE __drizzle_migrations (id INTEGER PRIMARY KEY, hash text NOT NULL, created_at numeric)');
-  await client.execute({ sql: 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (?, ?)', args: ['founding', entries[0]!.when] });
+  await client.execute(
+    'CREATE TABLE __drizzle_migrations (id INTEGER PRIMARY KEY, hash text NOT NULL, created_at numeric)',
+  );
+  await client.execute({
+    sql: 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (?, ?)',
+    args: ['founding', entries[0]!.when],
+  });
   await client.execute("INSERT INTO homes VALUES ('h', 'Old home', 50, 0, 10, 'Europe/London', 'cool-ocean')");
-  await client.execute("INSERT INTO plants VALUES ('p', 'h', 'aloe-vera', 'Old aloe', 'adult', 'resting', 14, 30, NULL, NULL, 'kept')");
-  const written = { id: 'p', homeId: 'h', taxonId: 'aloe-vera', name: 'Old aloe', stage: 'adult', growthState: 'resting', potCm: 14, heightCm: 30, spotId: null, arrivedOn: null, note: 'kept' };
+  await client.execute(
+    "INSERT INTO plants VALUES ('p', 'h', 'aloe-vera', 'Old aloe', 'adult', 'resting', 14, 30, NULL, NULL, 'kept')",
+  );
+  const written = {
+    id: 'p',
+    homeId: 'h',
+    taxonId: 'aloe-vera',
+    name: 'Old aloe',
+    stage: 'adult',
+    growthState: 'resting',
+    potCm: 14,
+    heightCm: 30,
+    spotId: null,
+    arrivedOn: null,
+    note: 'kept',
+  };
   const changes = JSON.stringify([{ list: 'plants', id: 'p', before: { ...written, name: 'Aloe' }, after: written }]);
-  await client.execute({ sql: "INSERT INTO journal (id, home_id, at, kind, summary, plant_id, undoes, changes) VALUES ('e', 'h', 1, 'change', 'Renamed', NULL, NULL, ?)", args: [changes] });
+  await client.execute({
+    sql: "INSERT INTO journal (id, home_id, at, kind, summary, plant_id, undoes, changes) VALUES ('e', 'h', 1, 'change', 'Renamed', NULL, NULL, ?)",
+    args: [changes],
+  });
   client.close();
 }
 
@@ -39,7 +62,16 @@ it('keeps its plants and says nothing it did not know', async () => {
   const open = await openStore(file);
   const facts = await new Store(open.database).facts('h');
   expect(facts.plants).toEqual([
-    expect.objectContaining({ id: 'p', name: 'Old aloe', growthState: 'resting', note: 'kept', parents: [], traits: [], stateSeenOn: null, restSchool: null }),
+    expect.objectContaining({
+      id: 'p',
+      name: 'Old aloe',
+      growthState: 'resting',
+      note: 'kept',
+      parents: [],
+      traits: [],
+      stateSeenOn: null,
+      restSchool: null,
+    }),
   ]);
   expect(facts.home).toMatchObject({ name: 'Old home', restSchool: null, lightAim: 'whole' });
   expect(facts).toMatchObject({ ownTaxa: [], corrections: [] });

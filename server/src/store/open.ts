@@ -37,7 +37,9 @@ export async function openStore(file: string): Promise<OpenStore> {
 }
 
 async function pendingMigrations(client: Client): Promise<number> {
-  const { entries } = JSON.parse(await readFile(path.join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as { entries: { when: number }[] };
+  const { entries } = JSON.parse(await readFile(path.join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
+    entries: { when: number }[];
+  };
   const table = await client.execute("SELECT 1 FROM sqlite_master WHERE name = '__drizzle_migrations'");
   if (table.rows.length === 0) return entries.length;
   const last = await client.execute('SELECT MAX(created_at) AS at FROM __drizzle_migrations');

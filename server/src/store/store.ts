@@ -1,5 +1,14 @@
 /** Keeps homes: every write is one transaction that changes the facts and adds to the journal, or does neither. */
-import { applied, changesBetween, FACT_LISTS, type Bundle, type Change, type ChangeSet, type JournalEntry, type Refusal } from '@dulvan/contract';
+import {
+  applied,
+  changesBetween,
+  FACT_LISTS,
+  type Bundle,
+  type Change,
+  type ChangeSet,
+  type JournalEntry,
+  type Refusal,
+} from '@dulvan/contract';
 import { FACT_LIMITS, UNSAID } from '@dulvan/contract';
 import { problemsOf, type FactList, type Home, type HomeFacts } from '@dulvan/core';
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
@@ -98,9 +107,15 @@ export class Store {
   /** Takes an entry back, unless what it left has been changed since. */
   undo(homeId: string, entryId: string): Promise<Saved> {
     return this.write(async (tx) => {
-      const [row] = await tx.select().from(tables.journal).where(and(eq(tables.journal.id, entryId), eq(tables.journal.homeId, homeId)));
+      const [row] = await tx
+        .select()
+        .from(tables.journal)
+        .where(and(eq(tables.journal.id, entryId), eq(tables.journal.homeId, homeId)));
       if (!row || row.changes.length === 0) throw refuse(404, 'There is no such change to take back.');
-      const [again] = await tx.select({ id: tables.journal.id }).from(tables.journal).where(eq(tables.journal.undoes, entryId));
+      const [again] = await tx
+        .select({ id: tables.journal.id })
+        .from(tables.journal)
+        .where(eq(tables.journal.undoes, entryId));
       if (again) throw refuse(409, 'This change was taken back already.');
       const before = await readFacts(tx, homeId);
       for (const change of row.changes) {
@@ -108,8 +123,22 @@ export class Store {
           throw refuse(409, 'Something it touched has changed since. Take the later change back first.');
         }
       }
-      const changes = row.changes.map((change) => ({ list: change.list, id: change.id, after: change.before && { ...UNSAID[change.list], ...change.before } }) as Change);
-      return commit(tx, homeId, before, changes, { kind: 'undo', summary: `Took back: ${row.summary}`, undoes: entryId }, this.now());
+      const changes = row.changes.map(
+        (change) =>
+          ({
+            list: change.list,
+            id: change.id,
+            after: change.before && { ...UNSAID[change.list], ...change.before },
+          }) as Change,
+      );
+      return commit(
+        tx,
+        homeId,
+        before,
+        changes,
+        { kind: 'undo', summary: `Took back: ${row.summary}`, undoes: entryId },
+        this.now(),
+      );
     });
   }
 
@@ -127,7 +156,10 @@ export class Store {
         ? undefined
         : inArray(
             tables.journal.sequence,
-            this.database.select({ sequence: tables.journalPlants.sequence }).from(tables.journalPlants).where(eq(tables.journalPlants.plantId, plantId)),
+            this.database
+              .select({ sequence: tables.journalPlants.sequence })
+              .from(tables.journalPlants)
+              .where(eq(tables.journalPlants.plantId, plantId)),
           );
     const rows = await this.database
       .select()
@@ -180,28 +212,86 @@ export class Store {
 async function readFacts(reader: Reader, homeId: string): Promise<HomeFacts | null> {
   const [home] = await reader.select().from(tables.homes).where(eq(tables.homes.id, homeId));
   if (!home) return null;
-  const ofHome = { rooms: eq(tables.rooms.homeId, homeId), circuits: eq(tables.circuits.homeId, homeId), plants: eq(tables.plants.homeId, homeId) };
+  const ofHome = {
+    rooms: eq(tables.rooms.homeId, homeId),
+    circuits: eq(tables.circuits.homeId, homeId),
+    plants: eq(tables.plants.homeId, homeId),
+  };
   const roomIds = reader.select({ id: tables.rooms.id }).from(tables.rooms).where(ofHome.rooms);
-  const standIds = reader.select({ id: tables.stands.id }).from(tables.stands).where(inArray(tables.stands.roomId, roomIds));
-  const tierIds = reader.select({ id: tables.tiers.id }).from(tables.tiers).where(inArray(tables.tiers.standId, standIds));
+  const standIds = reader
+    .select({ id: tables.stands.id })
+    .from(tables.stands)
+    .where(inArray(tables.stands.roomId, roomIds));
+  const tierIds = reader
+    .select({ id: tables.tiers.id })
+    .from(tables.tiers)
+    .where(inArray(tables.tiers.standId, standIds));
   return {
     home,
     rooms: await reader.select().from(tables.rooms).where(ofHome.rooms).orderBy(tables.rooms.id),
-    windows: await reader.select().from(tables.windows).where(inArray(tables.windows.roomId, roomIds)).orderBy(tables.windows.id),
-    stands: await reader.select().from(tables.stands).where(inArray(tables.stands.roomId, roomIds)).orderBy(tables.stands.id),
-    tiers: await reader.select().from(tables.tiers).where(inArray(tables.tiers.standId, standIds)).orderBy(tables.tiers.id),
-    spots: await reader.select().from(tables.spots).where(inArray(tables.spots.tierId, tierIds)).orderBy(tables.spots.id),
+    windows: await reader
+      .select()
+      .from(tables.windows)
+      .where(inArray(tables.windows.roomId, roomIds))
+      .orderBy(tables.windows.id),
+    stands: await reader
+      .select()
+      .from(tables.stands)
+      .where(inArray(tables.stands.roomId, roomIds))
+      .orderBy(tables.stands.id),
+    tiers: await reader
+      .select()
+      .from(tables.tiers)
+      .where(inArray(tables.tiers.standId, standIds))
+      .orderBy(tables.tiers.id),
+    spots: await reader
+      .select()
+      .from(tables.spots)
+      .where(inArray(tables.spots.tierId, tierIds))
+      .orderBy(tables.spots.id),
     circuits: await reader.select().from(tables.circuits).where(ofHome.circuits).orderBy(tables.circuits.id),
-    lamps: await reader.select().from(tables.lamps).where(inArray(tables.lamps.tierId, tierIds)).orderBy(tables.lamps.id),
+    lamps: await reader
+      .select()
+      .from(tables.lamps)
+      .where(inArray(tables.lamps.tierId, tierIds))
+      .orderBy(tables.lamps.id),
     plants: await reader.select().from(tables.plants).where(ofHome.plants).orderBy(tables.plants.id),
     air: await reader.select().from(tables.air).where(inArray(tables.air.roomId, roomIds)).orderBy(tables.air.id),
-    ownTaxa: await reader.select().from(tables.ownTaxa).where(eq(tables.ownTaxa.homeId, homeId)).orderBy(tables.ownTaxa.id),
-    corrections: await reader.select().from(tables.corrections).where(eq(tables.corrections.homeId, homeId)).orderBy(tables.corrections.id),
-    obstructions: await reader.select().from(tables.obstructions).where(inArray(tables.obstructions.roomId, roomIds)).orderBy(tables.obstructions.id),
-    blocks: await reader.select().from(tables.blocks).where(inArray(tables.blocks.roomId, roomIds)).orderBy(tables.blocks.id),
-    photometries: await reader.select().from(tables.photometries).where(eq(tables.photometries.homeId, homeId)).orderBy(tables.photometries.id),
-    weathers: await reader.select().from(tables.weathers).where(eq(tables.weathers.homeId, homeId)).orderBy(tables.weathers.id),
-    readings: await reader.select().from(tables.readings).where(eq(tables.readings.homeId, homeId)).orderBy(tables.readings.atMs, tables.readings.id),
+    ownTaxa: await reader
+      .select()
+      .from(tables.ownTaxa)
+      .where(eq(tables.ownTaxa.homeId, homeId))
+      .orderBy(tables.ownTaxa.id),
+    corrections: await reader
+      .select()
+      .from(tables.corrections)
+      .where(eq(tables.corrections.homeId, homeId))
+      .orderBy(tables.corrections.id),
+    obstructions: await reader
+      .select()
+      .from(tables.obstructions)
+      .where(inArray(tables.obstructions.roomId, roomIds))
+      .orderBy(tables.obstructions.id),
+    blocks: await reader
+      .select()
+      .from(tables.blocks)
+      .where(inArray(tables.blocks.roomId, roomIds))
+      .orderBy(tables.blocks.id),
+    photometries: await reader
+      .select()
+      .from(tables.photometries)
+      .where(eq(tables.photometries.homeId, homeId))
+      .orderBy(tables.photometries.id),
+    weathers: await reader
+      .select()
+      .from(tables.weathers)
+      .where(eq(tables.weathers.homeId, homeId))
+      .orderBy(tables.weathers.id),
+    readings: await reader
+      .select()
+      .from(tables.readings)
+      .where(eq(tables.readings.homeId, homeId))
+      .orderBy(tables.readings.atMs, tables.readings.id),
   };
 }
 
@@ -215,7 +305,9 @@ function currentOf(facts: HomeFacts | null, list: FactList | 'home', id: string)
 function sameState(now: unknown, written: unknown): boolean {
   if (now === null || written === null) return now === written;
   const fields = now as Record<string, unknown>;
-  return Object.entries(written as object).every(([field, value]) => JSON.stringify(fields[field]) === JSON.stringify(value));
+  return Object.entries(written as object).every(
+    ([field, value]) => JSON.stringify(fields[field]) === JSON.stringify(value),
+  );
 }
 
 /** Checks a change against the whole home, writes it and journals it. */
@@ -237,7 +329,8 @@ async function commit(
   const facts = applied(before, changes);
   if (facts) {
     for (const list of FACT_LISTS) {
-      if (facts[list].length > FACT_LIMITS[list]) throw refuse(413, `A home holds at most ${FACT_LIMITS[list]} ${list}.`);
+      if (facts[list].length > FACT_LIMITS[list])
+        throw refuse(413, `A home holds at most ${FACT_LIMITS[list]} ${list}.`);
     }
     const problems = problemsOf(facts);
     if (problems.length > 0) throw refuse(422, problems[0]!.message, problems);
@@ -270,9 +363,16 @@ async function apply(tx: Transaction, records: JournalEntry['changes']): Promise
     const table = (list === 'home' ? tables.homes : FACT_TABLES[list]) as FactTable;
     const values = after as never;
     const { id: _key, ...rest } = after;
-    const taken = await tx.select({ id: table.id }).from(table).where(eq(table.id, after.id as string));
+    const taken = await tx
+      .select({ id: table.id })
+      .from(table)
+      .where(eq(table.id, after.id as string));
     if (taken.length === 0) await tx.insert(table).values(values);
-    else if (records.some((record) => record.id === after.id && record.before !== null)) await tx.update(table).set(rest as never).where(eq(table.id, after.id as string));
+    else if (records.some((record) => record.id === after.id && record.before !== null))
+      await tx
+        .update(table)
+        .set(rest as never)
+        .where(eq(table.id, after.id as string));
     else throw refuse(409, 'An entry with this key already stands in another home.');
   }
 }
@@ -284,7 +384,16 @@ async function addEntry(
   { kind, summary, plantId, undoes }: EntryDraft,
   at: number,
 ): Promise<JournalEntry> {
-  const entry: JournalEntry = { id: randomUUID(), homeId, at, kind, summary, plantId: plantId ?? null, undoes: undoes ?? null, changes };
+  const entry: JournalEntry = {
+    id: randomUUID(),
+    homeId,
+    at,
+    kind,
+    summary,
+    plantId: plantId ?? null,
+    undoes: undoes ?? null,
+    changes,
+  };
   await insertEntry(tx, entry);
   return entry;
 }
