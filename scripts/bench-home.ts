@@ -59,17 +59,15 @@ export function benchHome(): HomeFacts {
     })),
   );
   const lampTiers = tiers.flatMap((t, i) => (i % 3 === 0 ? [t, t] : [t]));
-  const lamps = [...lampTiers, ...tiers]
-    .slice(0, 40)
-    .map(({ id }, i) => ({
-      ...lamp!,
-      id: `l${i}`,
-      tierId: id,
-      circuitId: sailLoft.circuits[0]!.id,
-      alongM: 0.3 + 0.3 * (i % 3),
-      acrossM: 0.2,
-      aboveM: 0.42,
-    }));
+  const lamps = [...lampTiers, ...tiers].slice(0, 40).map(({ id }, i) => ({
+    ...lamp!,
+    id: `l${i}`,
+    tierId: id,
+    circuitId: sailLoft.circuits[0]!.id,
+    alongM: 0.3 + 0.3 * (i % 3),
+    acrossM: 0.2,
+    aboveM: 0.42,
+  }));
   return {
     ...sailLoft,
     rooms,

@@ -19,15 +19,13 @@ it('shows what is tried until it is kept, and then stores it', async () => {
   const [window] = shownHome.windows;
   await open(<Shell />);
   act(() =>
-    useHome
-      .getState()
-      .tryOut('Window: net', [
-        {
-          list: 'windows',
-          id: 'w',
-          after: { ...window!, curtainId: 'net', curtainMonths: [...window!.curtainMonths] },
-        },
-      ]),
+    useHome.getState().tryOut('Window: net', [
+      {
+        list: 'windows',
+        id: 'w',
+        after: { ...window!, curtainId: 'net', curtainMonths: [...window!.curtainMonths] },
+      },
+    ]),
   );
   expect(screen.getByText('Window: net')).toBeTruthy();
   fireEvent.press(screen.getByLabelText('Keep'));
