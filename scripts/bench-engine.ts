@@ -1,6 +1,6 @@
 /** Runs in a worker of its own for `npm run bench`: answers from nothing, after small changes, and how time grows. */
 import { knowledge } from '@dulvan/catalogue';
-import { Answerer, type HomeFacts } from '@dulvan/core';
+import { HomeEngine, type HomeFacts } from '@dulvan/core';
 import { benchHome } from './bench-home';
 import { median, timed } from './timing';
 
@@ -19,10 +19,10 @@ export function benchEngine(tell: (figure: Figure) => void): void {
   const home = benchHome();
   tell({
     what: 'from nothing, code cold: a worker’s first answer',
-    ms: timed(() => new Answerer(knowledge).answer(home, YEAR)),
+    ms: timed(() => new HomeEngine(knowledge).answer(home, YEAR)),
   });
   const fromNothing = (facts: HomeFacts) =>
-    median([0, 1, 2].map(() => timed(() => new Answerer(knowledge).answer(facts, YEAR))));
+    median([0, 1, 2].map(() => timed(() => new HomeEngine(knowledge).answer(facts, YEAR))));
   const baseMs = fromNothing(home);
   tell({ what: 'from nothing, code warm (median of 3)', ms: baseMs });
   const grown = (what: string, facts: HomeFacts) => tell({ what, ms: fromNothing(facts), baseMs });
@@ -34,10 +34,10 @@ export function benchEngine(tell: (figure: Figure) => void): void {
   grown('  half the windows', { ...home, windows: home.windows.filter((_, i) => i % 2 === 0) });
   grown('  no lamps', { ...home, lamps: [] });
 
-  const answerer = new Answerer(knowledge);
-  answerer.answer(home, YEAR);
+  const engine = new HomeEngine(knowledge);
+  engine.answer(home, YEAR);
   const changed = (what: string, homes: readonly HomeFacts[]) =>
-    tell({ what, ms: median(homes.map((facts) => timed(() => answerer.answer(facts, YEAR)))), baseMs });
+    tell({ what, ms: median(homes.map((facts) => timed(() => engine.answer(facts, YEAR)))), baseMs });
   const [first, ...others] = home.windows;
   changed(
     'one curtain changed (median of 4)',

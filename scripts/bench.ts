@@ -1,6 +1,6 @@
 /** npm run bench: how long answers take and how that grows, with ratios; nothing here passes or fails. */
 import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
-import { Answerer, type HomeFacts } from '@dulvan/core';
+import { HomeEngine, type HomeFacts } from '@dulvan/core';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -35,29 +35,29 @@ function resized(facts: HomeFacts, factor: 0.5 | 2): HomeFacts {
 
 function benchAnswers(): void {
   console.log('\nAnswers to the whole demo home (28 spots, 3 windows, 24 plants, a year of quarter hours)');
-  const cold = timed(() => new Answerer(knowledge).answer(sailLoft, YEAR));
+  const cold = timed(() => new HomeEngine(knowledge).answer(sailLoft, YEAR));
   line('first time in a fresh process', cold);
-  const warm = median(Array.from({ length: 5 }, () => timed(() => new Answerer(knowledge).answer(sailLoft, YEAR))));
+  const warm = median(Array.from({ length: 5 }, () => timed(() => new HomeEngine(knowledge).answer(sailLoft, YEAR))));
   line('from nothing, code warm (median of 5)', warm, cold);
   line(
     '  half the spots',
-    median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 0.5), YEAR)))),
+    median(Array.from({ length: 3 }, () => timed(() => new HomeEngine(knowledge).answer(resized(sailLoft, 0.5), YEAR)))),
     warm,
   );
   line(
     '  twice the spots',
-    median(Array.from({ length: 3 }, () => timed(() => new Answerer(knowledge).answer(resized(sailLoft, 2), YEAR)))),
+    median(Array.from({ length: 3 }, () => timed(() => new HomeEngine(knowledge).answer(resized(sailLoft, 2), YEAR)))),
     warm,
   );
-  const answerer = new Answerer(knowledge);
-  answerer.answer(sailLoft, YEAR);
+  const engine = new HomeEngine(knowledge);
+  engine.answer(sailLoft, YEAR);
   const variants = ['net', 'sheer', 'blind', 'heavy', 'none'];
   line(
     'a curtain changed',
     median(
       variants.map((curtainId) =>
         timed(() =>
-          answerer.answer({ ...sailLoft, windows: sailLoft.windows.map((window) => ({ ...window, curtainId })) }, YEAR),
+          engine.answer({ ...sailLoft, windows: sailLoft.windows.map((window) => ({ ...window, curtainId })) }, YEAR),
         ),
       ),
     ),
@@ -68,7 +68,7 @@ function benchAnswers(): void {
     median(
       [0, 30, 60, 90, 120].map((by) =>
         timed(() =>
-          answerer.answer(
+          engine.answer(
             {
               ...sailLoft,
               circuits: sailLoft.circuits.map((circuit) => ({ ...circuit, offMinute: circuit.offMinute - by })),
@@ -85,7 +85,7 @@ function benchAnswers(): void {
     median(
       ['sill-4', 'cab-top-2', 'rack-low-2', 'galley-top', 'galley-sill-c'].map((spotId) =>
         timed(() =>
-          answerer.answer(
+          engine.answer(
             { ...sailLoft, plants: sailLoft.plants.map((plant, i) => (i === 0 ? { ...plant, spotId } : plant)) },
             YEAR,
           ),
@@ -96,12 +96,12 @@ function benchAnswers(): void {
   );
   line(
     'all spots ranked for one plant',
-    median(Array.from({ length: 5 }, () => timed(() => answerer.rank(sailLoft, sailLoft.plants[0]!, YEAR)))),
+    median(Array.from({ length: 5 }, () => timed(() => engine.rank(sailLoft, sailLoft.plants[0]!, YEAR)))),
     warm,
   );
   line(
     'the wash over the loft’s plan (70 points)',
-    timed(() => answerer.wash(sailLoft, 'loft', YEAR)),
+    timed(() => engine.wash(sailLoft, 'loft', YEAR)),
     warm,
   );
 }

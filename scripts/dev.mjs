@@ -5,7 +5,11 @@ import { checkNode, ensureInstalled, root } from './prepare.mjs';
 
 checkNode();
 ensureInstalled();
-const api = spawn(process.execPath, ['scripts/start.mjs', '--demo', '--api-only'], { cwd: root, stdio: 'inherit' });
+const api = spawn(process.execPath, ['scripts/start.mjs', '--demo', '--api-only'], {
+  cwd: root,
+  stdio: 'inherit',
+  env: { ...process.env, DULVAN_DEV_ORIGIN: 'http://localhost:8081' },
+});
 const app = spawn('npx', ['expo', 'start', '--web'], {
   cwd: path.join(root, 'app'),
   stdio: 'inherit',

@@ -48,16 +48,23 @@ function filesUnder(folder) {
   });
 }
 
-/** What the built app depends on, as one hash: its sources and the lock. */
-function sourceHash() {
+/** Files as one hash: their paths and what they hold. */
+function hashOfFiles(files) {
   const hash = createHash('sha256');
-  const files = [
-    ...SOURCES.flatMap((folder) => filesUnder(path.join(root, folder))),
-    path.join(root, 'package-lock.json'),
-  ].sort();
-  for (const file of files) hash.update(path.relative(root, file)).update('\0').update(readFileSync(file)).update('\0');
+  for (const file of files.sort()) hash.update(path.relative(root, file)).update('\0').update(readFileSync(file)).update('\0');
   return hash.digest('hex');
 }
+
+/** What the built app depends on, as one hash: its sources and the lock. */
+const sourceHash = () =>
+  hashOfFiles([
+    ...SOURCES.flatMap((folder) => filesUnder(path.join(root, folder))),
+    path.join(root, 'package-lock.json'),
+  ]);
+
+/** Names the engine by all that its figures come from: the same name, the same figures. */
+export const engineName = () =>
+  hashOfFiles(['core/src', 'catalogue'].flatMap((folder) => filesUnder(path.join(root, folder)))).slice(0, 16);
 
 export async function ensureBuilt() {
   const stamp = path.join(appFolder, '.built-from');

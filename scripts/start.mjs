@@ -1,6 +1,6 @@
 /** npm run demo, npm start: makes a fresh clone ready, then serves app and API from this one process until it is told to stop. */
 import path from 'node:path';
-import { appFolder, checkNode, ensureBuilt, ensureInstalled, root } from './prepare.mjs';
+import { appFolder, checkNode, engineName, ensureBuilt, ensureInstalled, root } from './prepare.mjs';
 
 const args = new Set(process.argv.slice(2));
 const demo = args.has('--demo');
@@ -27,6 +27,10 @@ try {
     seed: demo ? 'demo' : 'none',
     state: args.has('--fresh') ? 'fresh' : 'keep',
     app: args.has('--api-only') ? null : appFolder,
+    engine: engineName(),
+    reach: process.env.DULVAN_OPEN === 'yes' ? 'the-network' : 'this-machine',
+    hostNames: (process.env.DULVAN_NAMES ?? '').toLowerCase().split(/[ ,]+/).filter(Boolean),
+    devOrigin: process.env.DULVAN_DEV_ORIGIN ?? null,
   });
   console.log(`Dulvan is at ${running.url} (stop it with Ctrl-C)`);
   let closing = false;

@@ -1,9 +1,9 @@
-/** Workers do not run in component tests: the core's own answerer stands in, its answers coming a turn later as a worker's do. */
+/** Workers do not run in component tests: the core's own engine stands in, its answers coming a turn later as a worker's do. */
 import { knowledge } from '@dulvan/catalogue';
-import { Answerer } from '@dulvan/core';
+import { HomeEngine } from '@dulvan/core';
 import { questionsOf, type Questions } from '../workers/questions';
 
-export const answerer = new Answerer(knowledge);
+export const engine = new HomeEngine(knowledge);
 
 type Later<T> = {
   [Name in keyof T]: T[Name] extends (...given: infer Given) => infer Told ? (...given: Given) => Promise<Told> : never;
@@ -17,6 +17,6 @@ const later = (questions: Questions) =>
     ]),
   ) as Later<Questions>;
 
-const service = later(questionsOf(answerer));
+const service = later(questionsOf(engine));
 
 export const answerService = () => service;

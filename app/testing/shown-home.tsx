@@ -9,7 +9,7 @@ import { useAnswers, YEAR } from '../state/answers';
 import { useHome } from '../state/home';
 import { useSettings } from '../state/settings';
 import { lightTheme } from '../ui/theme';
-import { answerer } from './answer-service.mock';
+import { engine } from './answer-service.mock';
 
 const CATALOGUED: Record<string, string> = { shade: 'spathiphyllum-wallisii', sun: 'aloe-vera' };
 
@@ -34,7 +34,7 @@ export function showHome(facts: HomeFacts = shownHome): void {
   const put = (next: HomeFacts) =>
     act(() => {
       useHome.setState({ facts: next });
-      useAnswers.setState({ answers: answerer.answer(next, YEAR), facts: next, working: 'no', failure: null });
+      useAnswers.setState({ answers: engine.answer(next, YEAR), facts: next, working: 'no', failure: null });
     });
   useHome.setState({
     status: 'ready',

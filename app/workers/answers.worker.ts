@@ -1,7 +1,7 @@
 /** Computes a home's answers off the main thread. */
 import { knowledge } from '@dulvan/catalogue';
-import { Answerer } from '@dulvan/core';
+import { HomeEngine } from '@dulvan/core';
 import { expose } from 'comlink';
 import { questionsOf } from './questions';
 
-expose(questionsOf(new Answerer(knowledge)));
+expose(questionsOf(new HomeEngine(knowledge)));

@@ -1,5 +1,5 @@
-/** The questions that screens put to the worker: each asks the one answerer, whose memory serves them all. */
-import { Answerer, roomDay, tierField } from '@dulvan/core';
+/** The questions that screens put to the worker: each asks the one engine, whose memory serves them all. */
+import { HomeEngine, roomDay, tierField } from '@dulvan/core';
 import { knowledge } from '@dulvan/catalogue';
 import { shownHome } from '../testing/shown-home';
 import { questionsOf } from './questions';
@@ -7,17 +7,17 @@ import { questionsOf } from './questions';
 const YEAR = 2026;
 
 describe('the questions of a worker', () => {
-  const answerer = new Answerer(knowledge);
-  const questions = questionsOf(answerer);
+  const engine = new HomeEngine(knowledge);
+  const questions = questionsOf(engine);
 
-  it('tell what core tells of the same answerer', () => {
-    expect(questions.answer(shownHome, YEAR)).toEqual(answerer.answer(shownHome, YEAR));
+  it('tell what core tells of the same engine', () => {
+    expect(questions.answer(shownHome, YEAR)).toEqual(engine.answer(shownHome, YEAR));
     const date = { year: YEAR, month: 6, day: 21 };
     expect(questions.roomDay(shownHome, shownHome.rooms[0]!.id, date, 'clear')).toEqual(
-      roomDay(answerer, shownHome, shownHome.rooms[0]!.id, date, 'clear'),
+      roomDay(engine, shownHome, shownHome.rooms[0]!.id, date, 'clear'),
     );
     const { tierId } = shownHome.lamps[0]!;
-    expect(questions.tierField(shownHome, tierId, YEAR)).toEqual(tierField(answerer, shownHome, tierId, YEAR));
+    expect(questions.tierField(shownHome, tierId, YEAR)).toEqual(tierField(engine, shownHome, tierId, YEAR));
   });
 
   it('report how far an answer has come, never backward', () => {

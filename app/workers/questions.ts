@@ -1,16 +1,16 @@
-/** The questions that screens ask, put to one answerer, which remembers between them. */
-import { beside, compareReading, lampPlan, lightYear, losses, roomDay, tierField, type Answerer } from '@dulvan/core';
+/** The questions that screens ask, put to one engine, which remembers between them. */
+import { beside, compareReading, lampPlan, lightYear, losses, roomDay, tierField, type HomeEngine } from '@dulvan/core';
 
-export function questionsOf(answerer: Answerer) {
+export function questionsOf(engine: HomeEngine) {
   const asked =
-    <Given extends unknown[], Told>(question: (answerer: Answerer, ...given: Given) => Told) =>
+    <Given extends unknown[], Told>(question: (engine: HomeEngine, ...given: Given) => Told) =>
     (...given: Given): Told =>
-      question(answerer, ...given);
+      question(engine, ...given);
   return {
-    answer: answerer.answer.bind(answerer),
-    rank: answerer.rank.bind(answerer),
-    bestTaxa: answerer.bestTaxa.bind(answerer),
-    wash: answerer.wash.bind(answerer),
+    answer: engine.answer.bind(engine),
+    rank: engine.rank.bind(engine),
+    bestTaxa: engine.bestTaxa.bind(engine),
+    wash: engine.wash.bind(engine),
     roomDay: asked(roomDay),
     lightYear: asked(lightYear),
     beside: asked(beside),

@@ -1,17 +1,32 @@
-/** The bundle: everything a grower has, as one JSON document. */
+/** The bundle: everything a grower has, as one zip of open formats. docs/bundle.md tells what lies where. */
 import { z } from 'zod';
-import { journalEntrySchema } from './changes';
-import { homeFactsSchema } from './facts';
+import { NAME_LIMIT, id, line } from './fields';
 
 export const BUNDLE_FORMAT = 'dulvan-bundle';
-export const BUNDLE_VERSION = 3;
+export const BUNDLE_VERSION = 4;
 
-export const bundleSchema = z.strictObject({
+/** Most homes that one bundle, and one server, may hold. */
+export const MOST_HOMES = 20;
+
+export const manifestSchema = z.strictObject({
   format: z.literal(BUNDLE_FORMAT),
   version: z.literal(BUNDLE_VERSION),
   /** ISO 8601, UTC. */
   exportedAt: z.iso.datetime(),
-  homes: z.array(homeFactsSchema).max(20),
-  journal: z.array(journalEntrySchema).max(200_000),
+  homes: z
+    .array(z.strictObject({ id, name: line(NAME_LIMIT) }))
+    .max(MOST_HOMES, `At most ${MOST_HOMES} homes.`)
+    .refine((homes) => new Set(homes.map((home) => home.id)).size === homes.length, 'Each home once.'),
 });
-export type Bundle = z.infer<typeof bundleSchema>;
+export type Manifest = z.infer<typeof manifestSchema>;
+
+/** Where each part of a home lies in the zip. */
+export const bundlePaths = {
+  manifest: 'manifest.json',
+  facts: (homeId: string) => `homes/${homeId}/facts.json`,
+  journal: (homeId: string) => `homes/${homeId}/journal.ndjson`,
+  records: (homeId: string) => `homes/${homeId}/records.ndjson`,
+  series: (homeId: string) => `homes/${homeId}/series.ndjson`,
+  samples: (homeId: string, seriesId: string) => `homes/${homeId}/series/${seriesId}.csv`,
+  file: (homeId: string, key: string, ending: string) => `homes/${homeId}/files/${key}.${ending}`,
+};

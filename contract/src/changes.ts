@@ -1,96 +1,99 @@
-/** A change to a home: entries put in or taken out, all together or not at all. */
-import type { FactList, Home, HomeFacts } from '@dulvan/core';
+/** Changes to a home as they cross the wire, what came of them, and the journal of them. */
+import { FACT_LISTS, type Change, type ChangeList, type Conflict, type EntryChange } from '@dulvan/core';
 import { z } from 'zod';
-import { FACT_LISTS, factSchemas, homeSchema } from './facts';
-import { id, note, NAME_LIMIT } from './fields';
+import { factSchemas } from './facts';
+import { NAME_LIMIT, id, instant, line } from './fields';
+import { homeSchema } from './place-schemas';
 
-const entryChange = <L extends FactList>(list: L) =>
-  z.strictObject({ list: z.literal(list), id, after: factSchemas[list].nullable() });
+/** Most entries that one change may touch. */
+export const MOST_CHANGES = 20_000;
 
-/** One entry after the change: its new state, or null when it is taken out. */
-export const changeSchema = z.discriminatedUnion('list', [
-  z.strictObject({ list: z.literal('home'), id, after: homeSchema.nullable() }),
-  entryChange('rooms'),
-  entryChange('windows'),
-  entryChange('stands'),
-  entryChange('tiers'),
-  entryChange('spots'),
-  entryChange('circuits'),
-  entryChange('lamps'),
-  entryChange('plants'),
-  entryChange('air'),
-  entryChange('ownTaxa'),
-  entryChange('corrections'),
-  entryChange('obstructions'),
-  entryChange('blocks'),
-  entryChange('photometries'),
-  entryChange('weathers'),
-  entryChange('readings'),
-]);
-export type Change = z.infer<typeof changeSchema>;
+const CHANGE_LISTS: readonly ChangeList[] = ['home', ...FACT_LISTS];
+
+const changeList = z.enum(CHANGE_LISTS as [ChangeList, ...ChangeList[]]);
+
+/** Own taxa have longer keys than the rest. */
+const entryId = z.string().regex(/^[A-Za-z0-9_-]{1,60}$/, 'Not a valid key.');
+
+/** The schema of a whole entry of a list. */
+export const entrySchema = (list: ChangeList) => (list === 'home' ? homeSchema : factSchemas[list]);
+
+/** An entry whole, under its own schema. */
+const putOf = (list: ChangeList) =>
+  z.strictObject({ op: z.literal('put'), list: z.literal(list), entry: entrySchema(list) });
+
+/** Some fields of an entry; its key and the home it is in stay. */
+function patchOf(list: ChangeList) {
+  const { id: _id, homeId: _homeId, ...fields } = entrySchema(list).shape as Record<string, z.ZodType>;
+  const some = z
+    .strictObject(fields)
+    .partial()
+    .refine((given) => Object.keys(given).length > 0, 'Name a field to change.');
+  return z.strictObject({ op: z.literal('patch'), list: z.literal(list), id: entryId, fields: some });
+}
+
+const dropSchema = z.strictObject({ op: z.literal('drop'), list: changeList, id: entryId });
+
+type Several<T> = [T, ...T[]];
+
+export const changeSchema = z.discriminatedUnion('op', [
+  z.discriminatedUnion('list', CHANGE_LISTS.map(putOf) as Several<ReturnType<typeof putOf>>),
+  z.discriminatedUnion('list', CHANGE_LISTS.map(patchOf) as Several<ReturnType<typeof patchOf>>),
+  dropSchema,
+]) as unknown as z.ZodType<Change>;
+
+/** A key that its sender makes up, by which a request that is sent twice counts once. */
+export const requestKey = z.string().regex(/^[A-Za-z0-9_-]{8,40}$/, 'Not a valid key.');
+
+const summary = line(NAME_LIMIT * 3).min(1, 'Say what was done.');
 
 export const changeSetSchema = z.strictObject({
+  /** The home's revision that the changes were made on; 0 for a home that is not there yet. */
+  base: z.number().int().min(0),
+  key: requestKey,
   /** What was done, in a few words, for the journal. */
-  summary: z
-    .string()
-    .trim()
-    .min(1)
-    .max(NAME_LIMIT * 3),
-  changes: z.array(changeSchema).min(1).max(20000),
+  summary,
+  changes: z.array(changeSchema).min(1).max(MOST_CHANGES, `At most ${MOST_CHANGES} changes at once.`),
 });
 export type ChangeSet = z.infer<typeof changeSetSchema>;
 
-const state = z.record(z.string(), z.unknown()).nullable();
+export const undoSchema = z.strictObject({
+  key: requestKey,
+  /** Journal entries to take back together, in the order in which they are taken back. */
+  entries: z.array(id).min(1).max(100),
+});
 
+/** One line of the journal: what was done and when, without the states. */
 export const journalEntrySchema = z.strictObject({
   id,
   homeId: id,
-  /** UTC epoch milliseconds. */
-  at: z.number().int(),
-  kind: z.enum(['change', 'undo', 'import', 'note']),
+  /** The home's revision that it led to. */
+  revision: z.number().int().min(0),
+  at: instant,
+  kind: z.enum(['change', 'undo', 'import']),
   summary: z.string(),
-  /** The plant a note is about. */
-  plantId: id.nullable(),
   /** For an undo: the entry it takes back. */
   undoes: id.nullable(),
-  changes: z.array(z.strictObject({ list: z.enum(['home', ...FACT_LISTS]), id, before: state, after: state })),
+  /** How many entries of the home it touched. */
+  touched: z.number().int().min(0),
 });
 export type JournalEntry = z.infer<typeof journalEntrySchema>;
 
-export const noteSchema = z.strictObject({ plantId: id, text: note.trim().min(1, 'Write something first.') });
+const fields = z.record(z.string(), z.unknown()).nullable();
 
-/** A fact with a key, whatever its list. */
-type Entry = { readonly id: string };
+/** What one journal entry did to one entry of the home. */
+export const entryChangeSchema = z.strictObject({
+  list: changeList,
+  id: entryId,
+  before: fields,
+  after: fields,
+}) satisfies z.ZodType<EntryChange>;
 
-/** The facts of a home after a change. A home taken out gives null; so does a change to a home that is not there and is not put in. */
-export function applied(facts: HomeFacts | null, changes: readonly Change[]): HomeFacts | null {
-  let home: Home | null = facts?.home ?? null;
-  const lists = new Map(
-    FACT_LISTS.map((list) => [list, new Map((facts?.[list] ?? []).map((entry: Entry) => [entry.id, entry]))]),
-  );
-  for (const change of changes) {
-    if (change.list === 'home') home = change.after;
-    else if (change.after === null) lists.get(change.list)!.delete(change.id);
-    else lists.get(change.list)!.set(change.id, change.after);
-  }
-  if (!home) return null;
-  const all = Object.fromEntries(FACT_LISTS.map((list) => [list, [...lists.get(list)!.values()]]));
-  return { home, ...all } as unknown as HomeFacts;
-}
-
-/** The changes that lead from one state of a home to another; either may be null for no home at all. */
-export function changesBetween(before: HomeFacts | null, after: HomeFacts | null): Change[] {
-  const changes: Change[] = [];
-  const put = (list: string, key: string, entry: unknown) => changes.push({ list, id: key, after: entry } as Change);
-  if (after && JSON.stringify(before?.home) !== JSON.stringify(after.home)) put('home', after.home.id, after.home);
-  for (const list of FACT_LISTS) {
-    const old = new Map((before?.[list] ?? []).map((entry: Entry) => [entry.id, entry]));
-    for (const entry of (after?.[list] ?? []) as readonly Entry[]) {
-      if (JSON.stringify(old.get(entry.id)) !== JSON.stringify(entry)) put(list, entry.id, entry);
-      old.delete(entry.id);
-    }
-    for (const key of old.keys()) put(list, key, null);
-  }
-  if (before && !after) put('home', before.home.id, null);
-  return changes;
-}
+export const conflictSchema = z.strictObject({
+  list: changeList,
+  id: entryId,
+  field: z.string(),
+  theirs: z.unknown(),
+  mine: z.unknown(),
+  message: z.string(),
+}) as z.ZodType<Conflict>;

@@ -1,9 +1,20 @@
 /** Every endpoint of the API, once: the server answers from this table and the app asks from it. */
+import type { QuestionName } from '@dulvan/core';
 import { z } from 'zod';
-import { bundleSchema } from './bundle';
-import { changeSetSchema, journalEntrySchema, noteSchema } from './changes';
-import { homeFactsSchema, homeSchema } from './facts';
-import { id } from './fields';
+import {
+  changeSchema,
+  changeSetSchema,
+  conflictSchema,
+  entryChangeSchema,
+  journalEntrySchema,
+  undoSchema,
+} from './changes';
+import { homeFactsSchema } from './facts';
+import { fileKey, id } from './fields';
+import { FILE_KIND_NAMES, storedFileSchema } from './files';
+import { homeSchema } from './place-schemas';
+import { appendRecordsSchema, recordPageSchema, recordQuerySchema, recordSchema } from './records';
+import { newSeriesSchema, samplesSchema, seriesQuerySchema, seriesSchema } from './series';
 
 export const problemSchema = z.object({
   list: z.string(),
@@ -16,28 +27,61 @@ export const problemSchema = z.object({
 export const refusalSchema = z.object({
   message: z.string(),
   problems: z.array(problemSchema),
+  /** Where somebody else has changed the same meanwhile. */
+  conflicts: z.array(conflictSchema).optional(),
   /** Set when something failed that should not have; the log holds more under this key. */
   errorId: z.string().optional(),
 });
 export type Refusal = z.infer<typeof refusalSchema>;
 
+const revision = z.number().int().min(0);
 const homeParams = z.object({ homeId: id });
-const saved = z.object({ entry: journalEntrySchema, facts: homeFactsSchema.nullable() });
+
+/** A home at a revision. */
+const keptHome = z.strictObject({ revision, facts: homeFactsSchema });
+export type KeptHome = z.infer<typeof keptHome>;
+
+/** What was done to a home since a revision; null where only the whole home can tell. */
+const changesSince = z.strictObject({ revision, changes: z.array(changeSchema).nullable() });
+
+/** What came of a change: the new revision, its line in the journal (null when nothing differed), and what others did. */
+const saved = z.strictObject({
+  revision,
+  entry: journalEntrySchema.nullable(),
+  /** All changes since the base that was named, those just made among them; null for a home that is gone. */
+  changes: z.array(changeSchema).nullable(),
+});
+export type Saved = z.infer<typeof saved>;
+
+const QUESTIONS_ANSWERED = ['home', 'rank', 'bestTaxa', 'sunlightMap'] as const satisfies readonly QuestionName[];
 
 export const endpoints = {
   health: {
     method: 'get',
     path: '/api/health',
     summary: 'Whether the server is up',
-    response: z.object({ ok: z.literal(true), version: z.string() }),
+    response: z.object({ ok: z.literal(true), version: z.string(), engine: z.string() }),
   },
-  listHomes: { method: 'get', path: '/api/homes', summary: 'The homes kept here', response: z.array(homeSchema) },
+  listHomes: {
+    method: 'get',
+    path: '/api/homes',
+    summary: 'The homes kept here',
+    response: z.array(homeSchema),
+  },
   getHome: {
     method: 'get',
     path: '/api/homes/{homeId}',
-    summary: 'All facts of a home',
+    summary: 'All facts of a home, and its revision',
     params: homeParams,
-    response: homeFactsSchema,
+    response: keptHome,
+  },
+  changesSince: {
+    method: 'get',
+    path: '/api/homes/{homeId}/changes',
+    summary: 'What was changed since a revision',
+    params: homeParams,
+    query: z.object({ since: z.string().regex(/^\d{1,12}$/, 'A revision.') }),
+    response: changesSince,
   },
   change: {
     method: 'post',
@@ -57,46 +101,134 @@ export const endpoints = {
   journal: {
     method: 'get',
     path: '/api/homes/{homeId}/journal',
-    summary: 'What changed and when, newest first',
+    summary: 'What was changed and when, newest first',
     params: homeParams,
     query: z.object({
       plantId: id.optional(),
       limit: z
         .string()
-        .regex(/^[1-9]\d{0,2}$/, 'From 1 to 999.')
+        .regex(/^([1-9]\d?|1\d\d|200)$/, 'From 1 to 200.')
+        .optional(),
+      /** Only entries that led to a revision before this one. */
+      before: z
+        .string()
+        .regex(/^\d{1,12}$/, 'A revision.')
         .optional(),
     }),
     response: z.array(journalEntrySchema),
   },
+  journalStates: {
+    method: 'get',
+    path: '/api/homes/{homeId}/journal/{entryId}',
+    summary: 'What one entry of the journal did, state by state',
+    params: z.object({ homeId: id, entryId: id }),
+    response: z.array(entryChangeSchema),
+  },
   undo: {
     method: 'post',
-    path: '/api/homes/{homeId}/journal/{entryId}/undo',
-    summary: 'Take a change back',
-    params: z.object({ homeId: id, entryId: id }),
+    path: '/api/homes/{homeId}/undo',
+    summary: 'Take changes back, all of those named or none',
+    params: homeParams,
+    body: undoSchema,
     response: saved,
   },
-  addNote: {
-    method: 'post',
-    path: '/api/homes/{homeId}/notes',
-    summary: 'Write in a plant’s journal',
-    params: homeParams,
-    body: noteSchema,
-    response: journalEntrySchema,
-  },
-  exportBundle: {
+  records: {
     method: 'get',
-    path: '/api/bundle',
-    summary: 'Everything as one JSON bundle',
-    response: bundleSchema,
+    path: '/api/homes/{homeId}/records',
+    summary: 'What happened, newest first, page by page',
+    params: homeParams,
+    query: recordQuerySchema,
+    response: recordPageSchema,
+  },
+  appendRecords: {
+    method: 'post',
+    path: '/api/homes/{homeId}/records',
+    summary: 'Write down what happened',
+    params: homeParams,
+    body: appendRecordsSchema,
+    response: z.array(recordSchema),
+  },
+  withdrawRecord: {
+    method: 'delete',
+    path: '/api/homes/{homeId}/records/{recordId}',
+    summary: 'Withdraw a record; it stays in the record, marked',
+    params: z.object({ homeId: id, recordId: id }),
+    response: recordSchema,
+  },
+  listSeries: {
+    method: 'get',
+    path: '/api/homes/{homeId}/series',
+    summary: 'The series of a home',
+    params: homeParams,
+    response: z.array(seriesSchema),
+  },
+  addSeries: {
+    method: 'post',
+    path: '/api/homes/{homeId}/series',
+    summary: 'Begin a series',
+    params: homeParams,
+    body: newSeriesSchema,
+    response: seriesSchema,
+  },
+  appendSamples: {
+    method: 'post',
+    path: '/api/homes/{homeId}/series/{seriesId}/samples',
+    summary: 'Append samples to a series',
+    params: z.object({ homeId: id, seriesId: id }),
+    body: samplesSchema,
+    response: seriesSchema,
+  },
+  samples: {
+    method: 'get',
+    path: '/api/homes/{homeId}/series/{seriesId}/samples',
+    summary: 'Samples of a range one by one, or summed by hour or day: rows of little-endian numbers of eight bytes',
+    params: z.object({ homeId: id, seriesId: id }),
+    query: seriesQuerySchema,
+    response: z.instanceof(ArrayBuffer),
+    carries: 'bytes',
+  },
+  addFile: {
+    method: 'post',
+    path: '/api/homes/{homeId}/files',
+    summary: 'Keep a file; its content must be of the kind that is named',
+    params: homeParams,
+    query: z.object({ kind: z.enum(FILE_KIND_NAMES) }),
+    response: storedFileSchema,
+    takes: 'bytes',
+  },
+  file: {
+    method: 'get',
+    path: '/api/homes/{homeId}/files/{fileKey}',
+    summary: 'The content of a file',
+    params: z.object({ homeId: id, fileKey }),
+    response: z.instanceof(ArrayBuffer),
+    carries: 'bytes',
+  },
+  answer: {
+    method: 'post',
+    path: '/api/homes/{homeId}/answers',
+    summary: 'Answer a question about the home as it is stored',
+    params: homeParams,
+    body: z.strictObject({ question: z.enum(QUESTIONS_ANSWERED), params: z.record(z.string(), z.unknown()) }),
+    /** The answer as packed text: numbers in a row are written in base 64 (core’s `unpacked` reads it). */
+    response: z.strictObject({ revision, engine: z.string(), answer: z.unknown() }),
   },
   importBundle: {
     method: 'post',
     path: '/api/bundle',
     summary: 'Put the homes of a bundle in place of those with the same key',
-    body: bundleSchema,
     response: z.object({ homes: z.array(homeSchema), entries: z.array(journalEntrySchema) }),
+    takes: 'bytes',
   },
 } as const satisfies Record<string, Endpoint>;
+
+/** Two more addresses answer in streams of their own: everything as one zip, and what is changed as it happens. */
+export const EXPORT_PATH = '/api/bundle';
+export const EVENTS_PATH = '/api/events';
+
+/** What is told of a change as it happens. */
+export const homeEventSchema = z.strictObject({ homeId: id, revision });
+export type HomeEvent = z.infer<typeof homeEventSchema>;
 
 interface Endpoint {
   readonly method: 'get' | 'post' | 'delete';
@@ -107,6 +239,9 @@ interface Endpoint {
   readonly query?: z.ZodObject;
   readonly body?: z.ZodType;
   readonly response: z.ZodType;
+  /** What its request or its answer is where that is no JSON. */
+  readonly takes?: 'bytes';
+  readonly carries?: 'bytes';
 }
 
 export type EndpointName = keyof typeof endpoints;

@@ -19,13 +19,37 @@ export const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'Not a valid key.');
 export const NAME_LIMIT = 80;
 export const NOTE_LIMIT = 4000;
 
-export const name = z
-  .string('A name.')
-  .trim()
-  .min(1, 'Give it a name.')
-  .max(NAME_LIMIT, `At most ${NAME_LIMIT} characters.`);
+/** What no grower types: control characters but the line break and the tab, and halves of a character. */
+const UNPRINTABLE = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f]|\p{Cs}/u;
 
-export const note = z.string().max(NOTE_LIMIT, `At most ${NOTE_LIMIT} characters.`);
+/** Marks that show nothing, and those that turn the direction of what follows: a name with them looks like another one. */
+const INVISIBLE = /[\u00ad\u200b-\u200f\u202a-\u202e\u2060-\u2069\ufeff]/g;
+
+/** Text as it is stored: what is sent is what comes back. */
+const printable = () =>
+  z.string('Some text.').refine((text) => !UNPRINTABLE.test(text), 'There is a character in it that cannot be shown.');
+
+/** A line of text that may be empty; marks that show nothing are left out. */
+export const line = (limit: number) =>
+  printable()
+    .overwrite((text) => text.replace(INVISIBLE, '').replace(/\s+/g, ' ').trim())
+    .max(limit, `At most ${limit} characters.`);
+
+export const name = line(NAME_LIMIT).min(1, 'Give it a name.');
+
+export const note = printable()
+  .overwrite((text) => text.replace(INVISIBLE, ''))
+  .max(NOTE_LIMIT, `At most ${NOTE_LIMIT} characters.`);
+
+/** SHA-256 of a stored file's content, in hexadecimal digits. */
+export const fileKey = z.string().regex(/^[0-9a-f]{64}$/, 'Not the key of a stored file.');
+
+/** An instant, UTC epoch milliseconds, from 1970 to 2100. */
+export const instant = z
+  .number('A time.')
+  .int('A time.')
+  .min(0, 'A time from 1970.')
+  .max(4_102_444_800_000, 'A time before 2100.');
 
 export const metres = (from: number, to: number) => within(from, to, 'm');
 export const share = (from: number, to: number) => {

@@ -3,3 +3,8 @@ export * from './changes';
 export * from './endpoints';
 export * from './facts';
 export * from './fields';
+export * from './files';
+export * from './growing-schemas';
+export * from './place-schemas';
+export * from './records';
+export * from './series';

@@ -1,115 +1,367 @@
-/** Reads and writes the home bundle: refuses what is broken, foreign or of another version, with the place and the reason. */
-import { BUNDLE_FORMAT, BUNDLE_VERSION, FACT_LISTS, UNSAID, bundleSchema, type Bundle } from '@dulvan/contract';
-import { problemsOf } from '@dulvan/core';
-import { parse as parseWithErrors, type ParseError } from 'jsonc-parser';
+/** Reads and writes the bundle: a zip of open formats that is streamed both ways and never wholly in memory. */
+import {
+  BUNDLE_FORMAT,
+  BUNDLE_VERSION,
+  FILE_KINDS,
+  FILE_KIND_NAMES,
+  LARGEST_FILE,
+  bundlePaths,
+  entryChangeSchema,
+  homeFactsSchema,
+  journalEntrySchema,
+  manifestSchema,
+  newSeriesSchema,
+  recordSchema,
+  type FileKind,
+  type HomeRecord,
+  type JournalEntry,
+  type Manifest,
+  type NewSeries,
+} from '@dulvan/contract';
+import { problemsOf, type EntryChange, type HomeFacts } from '@dulvan/core';
 import { z } from 'zod';
+import { LineCutter } from './lines';
+import { Broken } from './parsed';
+import { BrokenZip, unzipped, zipped, type ZipEntry, type ZipPiece } from './zip';
 
-/** Largest bundle that is read, in characters. */
-export const BUNDLE_LIMIT = 20_000_000;
+/** A journal entry with the states it changed. */
+export type BundledEntry = JournalEntry & { readonly changes: readonly EntryChange[] };
 
-export type BundleReading =
-  { readonly ok: true; readonly bundle: Bundle } | { readonly ok: false; readonly message: string };
+/** Samples of a series, times and values side by side. */
+export interface BundledSamples {
+  readonly at: readonly number[];
+  readonly values: readonly number[];
+}
 
-const refused = (message: string): BundleReading => ({ ok: false, message });
+/** A part of a bundle as it is read: one home's facts, or a batch of something else. */
+export type BundlePart =
+  | { readonly what: 'manifest'; readonly manifest: Manifest }
+  | { readonly what: 'facts'; readonly homeId: string; readonly facts: HomeFacts }
+  | { readonly what: 'series'; readonly homeId: string; readonly series: readonly NewSeries[] }
+  | { readonly what: 'journal'; readonly homeId: string; readonly entries: readonly BundledEntry[] }
+  | { readonly what: 'records'; readonly homeId: string; readonly records: readonly HomeRecord[] }
+  | { readonly what: 'samples'; readonly homeId: string; readonly seriesId: string; readonly samples: BundledSamples }
+  | {
+      readonly what: 'file';
+      readonly homeId: string;
+      readonly key: string;
+      readonly kind: FileKind;
+      readonly content: Uint8Array;
+    };
 
-/** Reads a bundle from text. */
-export function readBundle(text: string): BundleReading {
-  if (text.length > BUNDLE_LIMIT)
-    return refused(`The file is larger than ${BUNDLE_LIMIT / 1_000_000} MB, more than any home needs.`);
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch {
-    return refused(`The file is not whole JSON${placeOf(text)}. Nothing was changed.`);
+/** A bundle that is refused, with the place and the reason. */
+export class BundleRefused extends Error {}
+
+/** One home on its way into a bundle; what may be long comes in batches. */
+export interface BundledHome {
+  readonly facts: HomeFacts;
+  readonly journal: Iterable<readonly BundledEntry[]>;
+  readonly records: Iterable<readonly HomeRecord[]>;
+  readonly series: readonly (NewSeries & { readonly samples: Iterable<BundledSamples> })[];
+  readonly files: Iterable<{ readonly key: string; readonly kind: FileKind; readonly content: () => Uint8Array }>;
+}
+
+const encoder = new TextEncoder();
+
+function* jsonLines(batches: Iterable<readonly unknown[]>): Generator<Uint8Array> {
+  for (const batch of batches) yield encoder.encode(batch.map((each) => `${JSON.stringify(each)}\n`).join(''));
+}
+
+const SAMPLES_HEAD = 'time,value';
+
+/** A number kept in four bytes, with as few digits as give it back. */
+function shortest(value: number): string {
+  for (let digits = 6; digits < 9; digits++) {
+    const text = String(Number(value.toPrecision(digits)));
+    if (Math.fround(Number(text)) === Math.fround(value)) return text;
   }
-  const head = z.object({ format: z.unknown(), version: z.unknown() }).safeParse(raw);
-  if (!head.success || head.data.format !== BUNDLE_FORMAT) {
-    return refused(
-      `This is not a Dulvan bundle: it should open with "format": "${BUNDLE_FORMAT}". Nothing was changed.`,
-    );
+  return String(value);
+}
+
+function* csvLines(batches: Iterable<BundledSamples>): Generator<Uint8Array> {
+  yield encoder.encode(`${SAMPLES_HEAD}\n`);
+  for (const { at, values } of batches) {
+    yield encoder.encode(at.map((time, i) => `${new Date(time).toISOString()},${shortest(values[i]!)}\n`).join(''));
   }
-  const { version } = head.data;
-  if (version !== BUNDLE_VERSION && version !== 1 && version !== 2) {
-    const newer = typeof version === 'number' && version > BUNDLE_VERSION;
-    return refused(
-      newer
-        ? `This bundle is of version ${version}, written by a newer Dulvan; this one reads versions 1 to ${BUNDLE_VERSION}. Update, then import again.`
-        : `This bundle is of version ${String(version)}; only versions 1 to ${BUNDLE_VERSION} are known here, and there was none before them.`,
-    );
-  }
-  const parsed = bundleSchema.safeParse(version === BUNDLE_VERSION ? raw : fromEarlier(raw));
-  if (!parsed.success) {
-    const [issue] = parsed.error.issues;
-    return refused(`At ${issue!.path.join(' › ') || 'the top'}: ${issue!.message}. Nothing was changed.`);
-  }
-  for (const [i, facts] of parsed.data.homes.entries()) {
-    const stray = strayHome(facts);
-    if (stray) return refused(`At homes › ${i} › ${stray}: it names another home. Nothing was changed.`);
-    const [problem] = problemsOf(facts);
-    if (problem) {
-      return refused(
-        `At homes › ${i} › ${problem.list} › ${problem.id} › ${problem.field}: ${problem.message} Nothing was changed.`,
-      );
+}
+
+function* entriesOf(exportedAt: string, homes: readonly BundledHome[]): Generator<ZipEntry> {
+  const manifest: Manifest = {
+    format: BUNDLE_FORMAT,
+    version: BUNDLE_VERSION,
+    exportedAt,
+    homes: homes.map(({ facts: { home } }) => ({ id: home.id, name: home.name })),
+  };
+  const text = (path: string, content: ZipEntry['content']): ZipEntry => ({ path, packing: 'deflate', content });
+  const json = (value: unknown) => [encoder.encode(`${JSON.stringify(value, null, 1)}\n`)];
+  yield text(bundlePaths.manifest, json(manifest));
+  for (const { facts, journal, records, series, files } of homes) {
+    const { id } = facts.home;
+    yield text(bundlePaths.facts(id), json(facts));
+    yield text(bundlePaths.series(id), jsonLines([series.map(({ samples: _samples, ...meta }) => meta)]));
+    yield text(bundlePaths.journal(id), jsonLines(journal));
+    yield text(bundlePaths.records(id), jsonLines(records));
+    for (const each of series) yield text(bundlePaths.samples(id, each.id), csvLines(each.samples));
+    for (const { key, kind, content } of files) {
+      const { ending, mediaType } = FILE_KINDS[kind];
+      const packing = mediaType.startsWith('image/') ? 'store' : 'deflate';
+      yield { path: bundlePaths.file(id, key, ending), packing, content: [content()] };
     }
   }
-  return { ok: true, bundle: parsed.data };
 }
 
-const looseHome = z.looseObject({ home: z.looseObject({}) });
+/** The bytes of a bundle, made as they are asked for. @param exportedAt ISO 8601, UTC */
+export function writeBundle(exportedAt: string, homes: readonly BundledHome[]): AsyncGenerator<Uint8Array> {
+  return zipped(entriesOf(exportedAt, homes));
+}
+
+/** Largest facts that are read, bytes: a home at every limit is about a tenth of that. */
+const LARGEST_FACTS = 100_000_000;
+const LARGEST_MANIFEST = 100_000;
+const SAMPLES_A_BATCH = 20_000;
+
+/** Where a file of a bundle belongs. */
+interface Place {
+  readonly homeId: string;
+  readonly folder: string | null;
+  readonly name: string;
+  readonly ending: string;
+}
+
+function placeOf(path: string): Place | null {
+  const found = /^homes\/([A-Za-z0-9_-]{1,40})\/(?:(series|files)\/)?([A-Za-z0-9_-]{1,64})\.(\w+)$/.exec(path);
+  return found ? { homeId: found[1]!, folder: found[2] ?? null, name: found[3]!, ending: found[4]! } : null;
+}
+
+/** Gathers the pieces of one file that is read whole. */
+class Whole {
+  private readonly pieces: Uint8Array[] = [];
+  private size = 0;
+
+  constructor(
+    private readonly path: string,
+    private readonly limit: number,
+  ) {}
+
+  push(piece: Uint8Array): void {
+    this.size += piece.length;
+    if (this.size > this.limit) {
+      throw new BundleRefused(`${this.path} is larger than ${Math.round(this.limit / 1e6)} MB. Nothing was changed.`);
+    }
+    this.pieces.push(piece);
+  }
+
+  bytes(): Uint8Array {
+    const all = new Uint8Array(this.size);
+    let at = 0;
+    for (const piece of this.pieces) {
+      all.set(piece, at);
+      at += piece.length;
+    }
+    return all;
+  }
+}
+
+/** Reads one file of a bundle as its pieces come in. */
+interface FileReader {
+  push(piece: ZipPiece): BundlePart[];
+}
+
+function wholeReader(path: string, limit: number, read: (bytes: Uint8Array) => BundlePart): FileReader {
+  const whole = new Whole(path, limit);
+  return {
+    push({ bytes, place }) {
+      whole.push(bytes);
+      return place === 'end' ? [read(whole.bytes())] : [];
+    },
+  };
+}
+
+function linesReader(path: string, part: (lines: { text: string; line: number }[]) => BundlePart[]): FileReader {
+  const cutter = new LineCutter();
+  return {
+    push({ bytes, place }) {
+      try {
+        return part(cutter.push(bytes, place));
+      } catch (error) {
+        if (error instanceof Broken) throw refusedAt(path, error.line, error.message);
+        throw error;
+      }
+    },
+  };
+}
+
+const refusedAt = (path: string, line: number, message: string) =>
+  new BundleRefused(`${path}, line ${line}: ${message} Nothing was changed.`);
+
+function parsedLine<T>(schema: z.ZodType<T>, { text, line }: { text: string; line: number }): T {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    throw new Broken(line, 'Not whole JSON.');
+  }
+  const read = schema.safeParse(raw);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  throw new Broken(line, `${issue!.path.join(' › ') || 'the entry'}: ${issue!.message}`);
+}
+
+function wholeJson<T>(path: string, schema: z.ZodType<T>, bytes: Uint8Array): T {
+  try {
+    return parsedLine(schema, { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), line: 1 });
+  } catch (error) {
+    if (error instanceof Broken) throw new BundleRefused(`${path}: ${error.message} Nothing was changed.`);
+    throw new BundleRefused(`${path} is not text in UTF-8. Nothing was changed.`);
+  }
+}
+
+const bundledEntrySchema = journalEntrySchema.extend({ changes: z.array(entryChangeSchema) });
+
+/** The facts of a home, held to their schema and to each other. */
+function checkedFacts(path: string, homeId: string, bytes: Uint8Array): HomeFacts {
+  const facts = wholeJson(path, homeFactsSchema, bytes);
+  if (facts.home.id !== homeId) throw new BundleRefused(`${path} is of another home. Nothing was changed.`);
+  const [problem] = problemsOf(facts);
+  if (problem) {
+    const { list, id, field, message } = problem;
+    throw new BundleRefused(`${path} › ${list} › ${id} › ${field}: ${message} Nothing was changed.`);
+  }
+  return facts;
+}
+
+function samplesReader(path: string, homeId: string, seriesId: string): FileReader {
+  let at: number[] = [];
+  let values: number[] = [];
+  const batch = (): BundlePart => {
+    const samples = { at, values };
+    at = [];
+    values = [];
+    return { what: 'samples', homeId, seriesId, samples };
+  };
+  const take = ({ text, line }: { text: string; line: number }) => {
+    if (line === 1) {
+      if (text !== SAMPLES_HEAD) throw new Broken(1, `The first line must be ${SAMPLES_HEAD}.`);
+      return;
+    }
+    const comma = text.indexOf(',');
+    const time = Date.parse(text.slice(0, comma));
+    const value = Number(text.slice(comma + 1));
+    if (comma < 1 || !Number.isFinite(time) || text.length === comma + 1 || !Number.isFinite(value)) {
+      throw new Broken(line, 'A time in ISO 8601 and a number are due.');
+    }
+    at.push(time);
+    values.push(value);
+  };
+  const lines = linesReader(path, (cut) => {
+    const parts: BundlePart[] = [];
+    for (const each of cut) {
+      take(each);
+      if (at.length >= SAMPLES_A_BATCH) parts.push(batch());
+    }
+    return parts;
+  });
+  return {
+    push: (piece) => [...lines.push(piece), ...(piece.place === 'end' && at.length > 0 ? [batch()] : [])],
+  };
+}
+
+function fileReader(path: string, { homeId, name: key, ending }: Place): FileReader {
+  const kind = FILE_KIND_NAMES.find((each) => FILE_KINDS[each].ending === ending);
+  if (!kind) throw new BundleRefused(`${path} is of a kind that is not known here. Nothing was changed.`);
+  return wholeReader(path, LARGEST_FILE, (content) => ({ what: 'file', homeId, key, kind, content }));
+}
+
+/** The reader for a file of the bundle; null for one that is not known, which is passed over. */
+function readerFor(path: string): FileReader | null {
+  if (path === bundlePaths.manifest) {
+    return wholeReader(path, LARGEST_MANIFEST, (bytes) => ({ what: 'manifest', manifest: manifestIn(bytes) }));
+  }
+  const place = placeOf(path);
+  if (!place) return null;
+  const { homeId, folder, name } = place;
+  const file = folder === null ? name : folder;
+  const lines = <T>(schema: z.ZodType<T>, part: (list: T[]) => BundlePart) =>
+    linesReader(path, (cut) => (cut.length > 0 ? [part(cut.map((each) => parsedLine(schema, each)))] : []));
+  switch (file) {
+    case 'facts':
+      return wholeReader(path, LARGEST_FACTS, (bytes) => ({
+        what: 'facts',
+        homeId,
+        facts: checkedFacts(path, homeId, bytes),
+      }));
+    case 'series':
+      return folder === null
+        ? lines(newSeriesSchema, (series) => ({ what: 'series', homeId, series }))
+        : samplesReader(path, homeId, name);
+    case 'journal':
+      return lines(bundledEntrySchema, (entries) => ({ what: 'journal', homeId, entries }));
+    case 'records':
+      return lines(recordSchema, (records) => ({ what: 'records', homeId, records }));
+    case 'files':
+      return fileReader(path, place);
+    default:
+      return null;
+  }
+}
+
+const head = z.looseObject({ format: z.unknown(), version: z.unknown() });
+
+function manifestIn(bytes: Uint8Array): Manifest {
+  const { format, version } = wholeJson(bundlePaths.manifest, head, bytes);
+  if (format !== BUNDLE_FORMAT) throw new BundleRefused('This is not a Dulvan bundle. Nothing was changed.');
+  if (version !== BUNDLE_VERSION) throw new BundleRefused(versionMessage(version));
+  return wholeJson(bundlePaths.manifest, manifestSchema, bytes);
+}
+
+/** Why a bundle of a version is not read. */
+export function versionMessage(version: unknown): string {
+  return typeof version === 'number' && version > BUNDLE_VERSION
+    ? `This bundle is of version ${version}, written by a newer Dulvan; this one reads versions 1 to ${BUNDLE_VERSION}. Update, then import again.`
+    : `This bundle is of version ${String(version)}; only versions 1 to ${BUNDLE_VERSION} are known here, and there was none before them.`;
+}
+
+/** Manifest, facts and series come first, so that all else finds what it belongs to, wherever it lies in the zip. */
+const isFirst = (path: string) => path === bundlePaths.manifest || /\/(facts\.json|series\.ndjson)$/.test(path);
 
 /**
- * Earlier versions knew fewer fields and lists (the first no traits, parents, schools or own knowledge; the second no
- * trees, weather files, readings or photometric files): they are put in as unsaid. What is broken is left for the schema to name.
+ * The parts of a bundle, what comes first in front. Reads it twice.
+ * @param open gives its bytes from the beginning, each time anew
+ * @throws BundleRefused with the file, the line and the reason
  */
-function fromEarlier(raw: unknown): unknown {
-  const bundle = raw as { homes?: unknown };
-  if (!Array.isArray(bundle.homes)) return { ...bundle, version: BUNDLE_VERSION };
-  return { ...bundle, version: BUNDLE_VERSION, homes: bundle.homes.map(completed) };
-}
-
-function completed(facts: unknown): unknown {
-  const read = looseHome.safeParse(facts);
-  if (!read.success) return facts;
-  const whole: Record<string, unknown> = { ...read.data, home: { ...UNSAID.home, ...read.data.home } };
-  for (const list of FACT_LISTS) {
-    const entries = whole[list] ?? [];
-    whole[list] = Array.isArray(entries)
-      ? entries.map((entry: unknown) =>
-          typeof entry === 'object' && entry !== null ? { ...UNSAID[list], ...entry } : entry,
-        )
-      : entries;
+export async function* readBundle(open: () => AsyncIterable<Uint8Array>): AsyncGenerator<BundlePart> {
+  let manifests = 0;
+  for await (const part of partsOf(open(), isFirst)) {
+    if (part.what === 'manifest') manifests += 1;
+    yield part;
   }
-  return whole;
-}
-
-/** Writes a bundle, indented for reading. */
-export function writeBundle(bundle: Bundle): string {
-  return `${JSON.stringify(bundle, null, 1)}\n`;
-}
-
-function strayHome(facts: Bundle['homes'][number]): string | null {
-  for (const list of [
-    'rooms',
-    'circuits',
-    'plants',
-    'ownTaxa',
-    'corrections',
-    'photometries',
-    'weathers',
-    'readings',
-  ] as const) {
-    const stray = facts[list].find((entry) => entry.homeId !== facts.home.id);
-    if (stray) return `${list} › ${stray.id}`;
+  if (manifests !== 1) {
+    throw new BundleRefused(
+      `This is not a Dulvan bundle: a file ${bundlePaths.manifest} is missing. Nothing was changed.`,
+    );
   }
-  return null;
+  yield* partsOf(open(), (path) => !isFirst(path));
 }
 
-/** Where a text stops being JSON; the engine's own message does not always say. */
-function placeOf(text: string): string {
-  const errors: ParseError[] = [];
-  parseWithErrors(text, errors, { disallowComments: true });
-  const [first] = errors;
-  if (!first) return '';
-  const before = text.slice(0, first.offset);
-  return ` (line ${before.split('\n').length}, character ${before.length - before.lastIndexOf('\n')})`;
+async function* partsOf(
+  bytes: AsyncIterable<Uint8Array>,
+  wanted: (path: string) => boolean,
+): AsyncGenerator<BundlePart> {
+  const readers = new Map<string, FileReader>();
+  const seen = new Set<string>();
+  try {
+    for await (const piece of unzipped(bytes, (path) => wanted(path) && readerFor(path) !== null)) {
+      let reader = readers.get(piece.path);
+      if (!reader) {
+        if (seen.has(piece.path)) throw new BundleRefused(`${piece.path} is there twice. Nothing was changed.`);
+        seen.add(piece.path);
+        readers.set(piece.path, (reader = readerFor(piece.path)!));
+      }
+      yield* reader.push(piece);
+      if (piece.place === 'end') readers.delete(piece.path);
+    }
+  } catch (error) {
+    if (error instanceof BrokenZip) throw new BundleRefused(`${error.message} Nothing was changed.`);
+    throw error;
+  }
 }

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { FILE_HOURS, monthlyGlobal, unpackHours } from '@dulvan/core';
+import { YEAR_HOURS, monthlyGlobal, unpackHours } from '@dulvan/core';
 import { readEpw } from './index';
 import { lineOf, madeEpw } from './made-epw.fixture';
-import { FILE_LIMIT } from './reading';
+import { FILE_LIMIT } from './parsed';
 
 const plain = madeEpw();
 const lines = plain.split('\r\n');
@@ -37,7 +37,7 @@ describe('a year of weather', () => {
     });
     if (!read.ok) return;
     const hours = unpackHours(read.value.hours);
-    expect(hours).toHaveLength(FILE_HOURS);
+    expect(hours).toHaveLength(YEAR_HOURS);
     const noon = lines[lineOf(172, 12) - 1]!.split(',');
     expect(hours[171 * 24 + 11]).toEqual({ global: Number(noon[13]), dni: Number(noon[14]), dhi: Number(noon[15]) });
     const months = monthlyGlobal(read.value);
@@ -47,7 +47,7 @@ describe('a year of weather', () => {
   it('of a leap year leaves 29 February out and says so', () => {
     const read = readEpw(madeEpw({ leap: 'yes' }));
     expect(read).toMatchObject({ ok: true, remarks: ['A leap year: 29 February is left out.'] });
-    if (read.ok) expect(unpackHours(read.value.hours)).toHaveLength(FILE_HOURS);
+    if (read.ok) expect(unpackHours(read.value.hours)).toHaveLength(YEAR_HOURS);
   });
 
   it('gives diffuse or direct light back from the other two', () => {
@@ -146,7 +146,7 @@ describe('a broken file of weather', () => {
                 ? [...lines.slice(0, at), junk, ...lines.slice(at)]
                 : lines.slice(0, at);
           const read = readEpw(changed.join('\n'));
-          if (read.ok) expect(read.value.hours).toHaveLength(FILE_HOURS * 12);
+          if (read.ok) expect(read.value.hours).toHaveLength(YEAR_HOURS * 12);
           else expect(read.message.length).toBeGreaterThan(5);
         },
       ),

@@ -1,10 +1,12 @@
 /** Reads a year of hourly weather in the EPW format: checks every hour, fills the few that are missing, refuses the rest with the line. */
-import { FILE_HOURS, packHours, splitGlobal, sunPosition, type FileHour, type WeatherFile } from '@dulvan/core';
+import { YEAR_HOURS, splitGlobal, sunPosition, type WeatherHour, type WeatherFile } from '@dulvan/core';
 import Papa from 'papaparse';
-import { Broken, quoted, reading, type FileReading } from './reading';
+import { Broken, parseText, quoted, type ParsedFile } from './parsed';
 
 /** What a file tells of its station and its year; a home and a key make it a fact. */
-export type WeatherReading = Omit<WeatherFile, 'id' | 'homeId'>;
+export interface ParsedWeather extends Omit<WeatherFile, 'id' | 'homeId' | 'fileKey'> {
+  readonly hours: readonly WeatherHour[];
+}
 
 const HEADER = [
   'LOCATION',
@@ -20,6 +22,9 @@ const LEAP_HOURS = 8784;
 const FIELDS = 35;
 const MISSING = 9999;
 
+/** Irradiance is kept in whole W m-2, as files state it. */
+const wholeWatts = (value: number) => Math.max(0, Math.min(MOST_IRRADIANCE, Math.round(value)));
+
 /** Columns of an hour, from 0. */
 const COLUMN = { year: 0, month: 1, day: 2, hour: 3, extraterrestrial: 10, global: 13, dni: 14, dhi: 15 } as const;
 
@@ -29,7 +34,7 @@ const MOST_IRRADIANCE = 1500;
 /** Share of daylight hours that may be filled from the days around them. */
 const MOST_FILLED = 0.05;
 
-interface Hour extends FileHour {
+interface Hour extends WeatherHour {
   readonly line: number;
   readonly month: number;
   readonly day: number;
@@ -38,11 +43,11 @@ interface Hour extends FileHour {
 }
 
 /** Reads an EPW file. Its hours end at the hour they name, so the middle of the first is half past midnight, standard time. */
-export function readEpw(text: string): FileReading<WeatherReading> {
-  return reading(text, readText);
+export function readEpw(text: string): ParsedFile<ParsedWeather> {
+  return parseText(text, readText);
 }
 
-function readText(text: string, remarks: string[]): WeatherReading {
+function readText(text: string, remarks: string[]): ParsedWeather {
   const { data: rows } = Papa.parse<string[]>(text, {
     delimiter: ',',
     quoteChar: '\u0000',
@@ -54,16 +59,17 @@ function readText(text: string, remarks: string[]): WeatherReading {
     .slice(HEADER.length)
     .map((cells, i) => ({ cells, line: HEADER.length + 1 + i }))
     .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
-  if (whole.length !== FILE_HOURS && whole.length !== LEAP_HOURS) {
+  if (whole.length !== YEAR_HOURS && whole.length !== LEAP_HOURS) {
     throw new Broken(
       HEADER.length + whole.length,
-      `${whole.length} hours of weather; a year has ${FILE_HOURS}, a leap year ${LEAP_HOURS}.`,
+      `${whole.length} hours of weather; a year has ${YEAR_HOURS}, a leap year ${LEAP_HOURS}.`,
     );
   }
   const hours = whole.map(({ cells, line }) => hourOf(cells, line, head));
   const year = inOrder(hours, remarks);
   const filled = fillMissing(year, head, remarks);
   checkClock(filled, head);
+  checkClosure(filled, head, remarks);
   const years = [...new Set(year.map((hour) => hour.year))].sort((p, q) => p - q);
   return {
     name: head.name,
@@ -75,7 +81,11 @@ function readText(text: string, remarks: string[]): WeatherReading {
       years.length === 1
         ? String(years[0])
         : `months of ${years.length} years from ${years[0]} to ${years[years.length - 1]}`,
-    hours: packHours(filled),
+    hours: filled.map(({ global, dni, dhi }) => ({
+      global: wholeWatts(global),
+      dni: wholeWatts(dni),
+      dhi: wholeWatts(dhi),
+    })),
   };
 }
 
@@ -168,7 +178,7 @@ function sinMidHour({ month, day, hour }: { month: number; day: number; hour: nu
 }
 
 /** Of global, direct and diffuse light any two give the third; global alone is parted after Erbs. NaN stays where nothing is known. */
-function completed({ global, dni, dhi }: FileHour, sin: number, extraterrestrial: number): FileHour {
+function completed({ global, dni, dhi }: WeatherHour, sin: number, extraterrestrial: number): WeatherHour {
   const known = (value: number) => !Number.isNaN(value);
   if (known(global) && known(dni) && known(dhi)) return { global, dni, dhi };
   if (known(dni) && known(dhi)) return { global: dhi + dni * sin, dni, dhi };
@@ -199,7 +209,7 @@ function inOrder(hours: readonly Hour[], remarks: string[]): Hour[] {
 }
 
 /** Fills hours of which nothing is known with the mean of the same hour on the nearest days before and after. */
-function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): FileHour[] {
+function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): WeatherHour[] {
   const missing = hours.filter((hour) => Number.isNaN(hour.global));
   const daylight = hours.filter((hour) => sinMidHour(hour, head) > 0).length;
   if (missing.length > MOST_FILLED * daylight) {
@@ -214,12 +224,12 @@ function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): Fil
     if (!Number.isNaN(hour.global)) return hour;
     const before = nearest(hours, i, -24);
     const after = nearest(hours, i, 24);
-    const mean = (field: keyof FileHour) => (before[field] + after[field]) / 2;
+    const mean = (field: keyof WeatherHour) => (before[field] + after[field]) / 2;
     return { global: mean('global'), dni: mean('dni'), dhi: mean('dhi') };
   });
 }
 
-function nearest(hours: readonly Hour[], from: number, step: number): FileHour {
+function nearest(hours: readonly Hour[], from: number, step: number): WeatherHour {
   for (let tried = 1; tried <= 365; tried++) {
     const hour = hours[(((from + step * tried) % hours.length) + hours.length) % hours.length]!;
     if (!Number.isNaN(hour.global)) return hour;
@@ -230,7 +240,7 @@ function nearest(hours: readonly Hour[], from: number, step: number): FileHour {
 /** Light in the night says that place and clock do not belong together. Share of the year's light that may fall in it. */
 const MOST_BY_NIGHT = 0.02;
 
-function checkClock(hours: readonly FileHour[], head: Head): void {
+function checkClock(hours: readonly WeatherHour[], head: Head): void {
   let all = 0;
   let byNight = 0;
   hours.forEach(({ global }, i) => {
@@ -247,4 +257,35 @@ function checkClock(hours: readonly FileHour[], head: Head): void {
       `${Math.round((byNight / all) * 100)} % of its light falls while the sun is down at the place it names: latitude, longitude or time zone must be wrong.`,
     );
   }
+}
+
+/** Beam on level ground and diffuse light make the global light: a year may miss it by this share, and is doubted above that. */
+const MOST_UNCLOSED = 0.25;
+const DOUBTED_UNCLOSED = 0.08;
+/** Diffuse light is part of the global: a year of it may pass the whole by no more than rounding. */
+const MOST_DIFFUSE = 1.05;
+
+/** Holds the three columns of light against each other over the year. */
+function checkClosure(hours: readonly WeatherHour[], head: Head, remarks: string[]): void {
+  let global = 0;
+  let diffuse = 0;
+  let summed = 0;
+  hours.forEach((hour, i) => {
+    const date = new Date(Date.UTC(2025, 0, 1) + Math.floor(i / 24) * 86_400_000);
+    const sin = sinMidHour({ month: date.getUTCMonth() + 1, day: date.getUTCDate(), hour: (i % 24) + 1 }, head);
+    global += hour.global;
+    diffuse += hour.dhi;
+    summed += hour.dhi + hour.dni * Math.max(0, sin);
+  });
+  const kwh = (wattHours: number) => `${Math.round(wattHours / 1000)} kWh/m²`;
+  if (diffuse > MOST_DIFFUSE * global) {
+    throw new Broken(
+      HEADER.length + 1,
+      `Diffuse light of the year is ${kwh(diffuse)}, more than the global ${kwh(global)} that it is a part of.`,
+    );
+  }
+  const off = Math.abs(summed / global - 1);
+  const told = `beam and diffuse light make ${kwh(summed)} in the year where global light is ${kwh(global)}`;
+  if (off > MOST_UNCLOSED) throw new Broken(HEADER.length + 1, `The columns of light contradict each other: ${told}.`);
+  if (off > DOUBTED_UNCLOSED) remarks.push(`The columns of light do not quite agree: ${told}.`);
 }

@@ -1,8 +1,7 @@
 /** Reads and writes photometric files of EULUMDAT, every symmetry. */
-import type { Photometry } from '@dulvan/core';
-import { Broken, quoted, reading, type FileReading } from './reading';
+import { Broken, parseText, quoted, type ParsedFile } from './parsed';
 import { rowsAt } from './lm63';
-import { MOST_ANGLES, finished, heldRising, type PhotometryReading } from './photometry-file';
+import { MOST_ANGLES, finished, heldRising, type ParsedPhotometry } from './photometry-file';
 
 /** Direct ratios that every file lists before its angles. */
 const DIRECT_RATIOS = 10;
@@ -13,8 +12,8 @@ const MM_PER_M = 1000;
 const TURN_DEG = 90;
 
 /** Reads an EULUMDAT file. */
-export function readEulumdat(text: string): FileReading<PhotometryReading> {
-  return reading(text, readText);
+export function readEulumdat(text: string): ParsedFile<ParsedPhotometry> {
+  return parseText(text, readText);
 }
 
 class Lines {
@@ -56,7 +55,7 @@ class Lines {
   }
 }
 
-function readText(text: string, remarks: string[]): PhotometryReading {
+function readText(text: string, remarks: string[]): ParsedPhotometry {
   const lines = new Lines(text.split(/\r\n|\r|\n/));
   const maker = lines.text('the maker’s name');
   lines.whole('the kind of source', 0, 3);
@@ -178,7 +177,7 @@ const plain = (value: number) => String(Number(value.toFixed(3)));
 const WRITTEN_PLANES = Array.from({ length: 36 }, (_, i) => i * 10);
 
 /** Writes a distribution as EULUMDAT: rotational ones by one plane, all others by planes of ten degrees. */
-export function writeEulumdat(photometry: Omit<Photometry, 'id' | 'homeId'>): string {
+export function writeEulumdat(photometry: ParsedPhotometry): string {
   const { name, lumens, powerW, lengthM, breadthM, angles } = photometry;
   const rotational = photometry.planes.length === 1;
   const planes = rotational ? [0] : WRITTEN_PLANES;

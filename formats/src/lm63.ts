@@ -1,13 +1,13 @@
 /** Reads and writes photometric files of IES LM-63: 1986, 1991, 1995 and 2002, every symmetry, lamp tilt included or not. */
-import { candelaAt, type Photometry } from '@dulvan/core';
-import { Broken, quoted, reading, type FileReading } from './reading';
-import { MOST_ANGLES, finished, heldRising, type PhotometryReading } from './photometry-file';
+import { candelaAt } from '@dulvan/core';
+import { Broken, parseText, quoted, type ParsedFile } from './parsed';
+import { MOST_ANGLES, finished, heldRising, type ParsedPhotometry } from './photometry-file';
 
 const M_PER_FOOT = 0.3048;
 
 /** Reads an LM-63 file. Types A and B, whose poles lie level, are turned into planes round the vertical. */
-export function readLm63(text: string): FileReading<PhotometryReading> {
-  return reading(text, readText);
+export function readLm63(text: string): ParsedFile<ParsedPhotometry> {
+  return parseText(text, readText);
 }
 
 /** The numbers after the TILT line, with the line each stands on. */
@@ -56,7 +56,7 @@ class Numbers {
   }
 }
 
-function readText(text: string, remarks: string[]): PhotometryReading {
+function readText(text: string, remarks: string[]): ParsedPhotometry {
   const lines = text.split(/\r\n|\r|\n/);
   const tiltAt = lines.findIndex((line) => /^\s*TILT\s*=/i.test(line));
   if (tiltAt < 0 || tiltAt > 2000) throw new Broken(1, 'No line TILT= in its head: this is no LM-63 file.');
@@ -242,7 +242,7 @@ export function writeLm63({
   planes,
   angles,
   candela,
-}: Omit<Photometry, 'id' | 'homeId'>): string {
+}: ParsedPhotometry): string {
   const word = name.replace(/[^\x20-\x7e]/g, '?');
   const lines = [
     'IESNA:LM-63-2002',

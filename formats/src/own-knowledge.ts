@@ -15,7 +15,7 @@ export interface LineRefusal {
   readonly reason: string;
 }
 
-export interface KnowledgeReading extends OwnKnowledge {
+export interface ParsedKnowledge extends OwnKnowledge {
   readonly refusals: readonly LineRefusal[];
 }
 
@@ -41,7 +41,7 @@ const COLUMNS = [
 ] as const;
 type Row = Partial<Record<(typeof COLUMNS)[number], string>>;
 
-const refused = (line: number, reason: string): KnowledgeReading => ({
+const refused = (line: number, reason: string): ParsedKnowledge => ({
   ownTaxa: [],
   corrections: [],
   refusals: [{ line, reason }],
@@ -86,14 +86,14 @@ export function writeKnowledgeJson({ ownTaxa, corrections }: OwnKnowledge): stri
 }
 
 /** Reads own knowledge for a home from CSV or JSON, told by the text itself. */
-export function readKnowledge(text: string, homeId: string): KnowledgeReading {
+export function readKnowledge(text: string, homeId: string): ParsedKnowledge {
   if (text.length > KNOWLEDGE_LIMIT) return refused(1, `The file is larger than ${KNOWLEDGE_LIMIT / 1_000_000} MB.`);
   const plain = text.replace(/^\uFEFF/, '');
   return plain.trimStart().startsWith('{') ? readJson(plain, homeId) : readCsv(plain, homeId);
 }
 
 /** Checks entries one by one. */
-class Reading {
+class KnowledgeLines {
   readonly ownTaxa: OwnTaxon[] = [];
   readonly corrections: Correction[] = [];
   readonly refusals: LineRefusal[] = [];
@@ -118,7 +118,7 @@ class Reading {
   }
 }
 
-function readJson(text: string, homeId: string): KnowledgeReading {
+function readJson(text: string, homeId: string): ParsedKnowledge {
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -134,13 +134,13 @@ function readJson(text: string, homeId: string): KnowledgeReading {
       1,
       `Not a file of own knowledge: it should open with "format": "${KNOWLEDGE_FORMAT}", "version": 1 and hold the lists ownTaxa and corrections.`,
     );
-  const reading = new Reading();
+  const sorted = new KnowledgeLines();
   const atHome = (entry: unknown) => (typeof entry === 'object' && entry !== null ? { ...entry, homeId } : entry);
-  file.data.ownTaxa.forEach((entry, i) => reading.take(i + 1, 'own-taxon', atHome(entry)));
+  file.data.ownTaxa.forEach((entry, i) => sorted.take(i + 1, 'own-taxon', atHome(entry)));
   file.data.corrections.forEach((entry, i) =>
-    reading.take(file.data.ownTaxa.length + i + 1, 'correction', atHome(entry)),
+    sorted.take(file.data.ownTaxa.length + i + 1, 'correction', atHome(entry)),
   );
-  return reading;
+  return sorted;
 }
 
 const names = (text: string | undefined) =>
@@ -149,7 +149,7 @@ const names = (text: string | undefined) =>
     .map((name) => name.trim())
     .filter(Boolean);
 
-function readCsv(text: string, homeId: string): KnowledgeReading {
+function readCsv(text: string, homeId: string): ParsedKnowledge {
   const parsed = Papa.parse<string[]>(text, { skipEmptyLines: false });
   const [head = [], ...lines] = parsed.data;
   const columns = head.map((name) => name.trim().toLowerCase());
@@ -166,23 +166,23 @@ function readCsv(text: string, homeId: string): KnowledgeReading {
   const broken = new Map(
     parsed.errors.filter((error) => error.type === 'Quotes').map((error) => [error.row ?? 0, error.message]),
   );
-  const reading = new Reading();
+  const sorted = new KnowledgeLines();
   lines.forEach((cells, i) => {
     const line = i + 2;
     const quote = broken.get(i + 1);
-    if (quote) return reading.refuse(line, `${quote}.`);
+    if (quote) return sorted.refuse(line, `${quote}.`);
     if (cells.every((cell) => cell.trim() === '')) return undefined;
     if (cells.length > columns.length)
-      return reading.refuse(line, `${cells.length} cells where ${columns.length} columns are named.`);
+      return sorted.refuse(line, `${cells.length} cells where ${columns.length} columns are named.`);
     const row: Row = Object.fromEntries(columns.map((column, at) => [column, unguarded((cells[at] ?? '').trim())]));
-    return takeRow(reading, line, row, homeId);
+    return takeRow(sorted, line, row, homeId);
   });
-  return reading;
+  return sorted;
 }
 
-function takeRow(reading: Reading, line: number, row: Row, homeId: string): void {
+function takeRow(sorted: KnowledgeLines, line: number, row: Row, homeId: string): void {
   if (row.kind === 'own-taxon') {
-    reading.take(line, 'own-taxon', {
+    sorted.take(line, 'own-taxon', {
       id: row.id,
       homeId,
       name: row.name ?? '',
@@ -193,7 +193,7 @@ function takeRow(reading: Reading, line: number, row: Row, homeId: string): void
     });
   } else if (row.kind === 'correction') {
     const value = /^-?\d+([.,]\d+)?$/.test(row.value ?? '') ? Number(row.value!.replace(',', '.')) : NaN;
-    reading.take(line, 'correction', {
+    sorted.take(line, 'correction', {
       id: row.id,
       homeId,
       taxonId: row.taxon || null,
@@ -204,6 +204,6 @@ function takeRow(reading: Reading, line: number, row: Row, homeId: string): void
       on: row.on ?? '',
     });
   } else {
-    reading.refuse(line, `kind: “${(row.kind ?? '').slice(0, 40)}” is neither own-taxon nor correction.`);
+    sorted.refuse(line, `kind: “${(row.kind ?? '').slice(0, 40)}” is neither own-taxon nor correction.`);
   }
 }

@@ -1,16 +1,15 @@
 /** What photometric files of every format have in common: a distribution on its way to a fact. */
-import { fluxOf, type Photometry } from '@dulvan/core';
-import { MOST_INTENSITIES } from '@dulvan/contract';
-import { Broken } from './reading';
+import { MOST_INTENSITIES, fluxOf, type Intensities, type Photometry } from '@dulvan/core';
+import { Broken } from './parsed';
 
 /** What a file tells of a lamp; a home and a key make it a fact. Lumens and watts are 0 where it does not say. */
-export type PhotometryReading = Omit<Photometry, 'id' | 'homeId'>;
+export type ParsedPhotometry = Omit<Photometry, 'id' | 'homeId' | 'fileKey'> & Intensities;
 
 /** Most planes and angles that are read. */
 export const MOST_ANGLES = 361;
 
 /** Checks a distribution and puts in the flux that its intensities add up to where the file states none. */
-export function finished(measured: PhotometryReading, line: number, remarks: string[]): PhotometryReading {
+export function finished(measured: ParsedPhotometry, line: number, remarks: string[]): ParsedPhotometry {
   const { planes, angles, candela } = measured;
   if (candela.length > MOST_INTENSITIES)
     throw new Broken(line, `${candela.length} intensities; at most ${MOST_INTENSITIES} are read.`);

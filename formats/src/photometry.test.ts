@@ -2,18 +2,18 @@
 import fc from 'fast-check';
 import { candelaAt, fluxOf } from '@dulvan/core';
 import { photometrySchema } from '@dulvan/contract';
-import { readEulumdat, readLm63, writeEulumdat, writeLm63, type FileReading, type PhotometryReading } from './index';
-import { FILE_LIMIT } from './reading';
+import { readEulumdat, readLm63, writeEulumdat, writeLm63, type ParsedFile, type ParsedPhotometry } from './index';
+import { FILE_LIMIT } from './parsed';
 
 const ANGLES = [0, 15, 30, 45, 60, 75, 90];
 const lambert = (peak: number) => ANGLES.map((angle) => Number((peak * Math.cos((angle * Math.PI) / 180)).toFixed(3)));
 
-function value(read: FileReading<PhotometryReading>): PhotometryReading {
+function value(read: ParsedFile<ParsedPhotometry>): ParsedPhotometry {
   if (!read.ok) throw new Error(`Line ${read.line}: ${read.message}`);
   return read.value;
 }
 
-const reasonOf = (read: FileReading<PhotometryReading>) => (read.ok ? 'read' : `${read.line}: ${read.message}`);
+const reasonOf = (read: ParsedFile<ParsedPhotometry>) => (read.ok ? 'read' : `${read.line}: ${read.message}`);
 
 interface Ies {
   readonly head?: readonly string[];

@@ -9,7 +9,7 @@ import {
   readLm63,
   writeEulumdat,
   writeLm63,
-  type FileReading,
+  type ParsedFile,
 } from '@dulvan/formats';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
@@ -148,7 +148,7 @@ function LampPart({ facts }: { readonly facts: HomeFacts }) {
 }
 
 /** The format is told by the text itself: LM-63 has a TILT line in its head. */
-function readLamp(text: string): FileReading<Omit<Photometry, 'id' | 'homeId'>> {
+function readLamp(text: string): ParsedFile<Omit<Photometry, 'id' | 'homeId'>> {
   return /^\s*TILT\s*=/im.test(text.slice(0, 100_000)) ? readLm63(text) : readEulumdat(text);
 }
 

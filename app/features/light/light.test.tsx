@@ -3,7 +3,7 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import type { Reading } from '@dulvan/core';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
-import { answerer } from '../../testing/answer-service.mock';
+import { engine } from '../../testing/answer-service.mock';
 import { open, settled, showHome, shownHome } from '../../testing/shown-home';
 import { BesideScreen } from './beside-screen';
 import { FilesScreen } from './files-screen';
@@ -167,7 +167,7 @@ describe('readings taken', () => {
     const facts = { ...shownHome, readings: [reading({}), reading({ id: 'n', value: 90, withdrawnOn: '2026-06-30' })] };
     showHome(facts);
     const asked = changesAsked();
-    const compared = answerer.answer(facts, 2026).readings[0]!;
+    const compared = engine.answer(facts, 2026).readings[0]!;
     await open(<ReadingsScreen />);
     expect(
       screen.getByText(`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed daylight`),

@@ -18,8 +18,8 @@ export function ReadingsScreen() {
   const readings = [...facts.readings].sort((p, q) => q.atMs - p.atMs);
   const compared = new Map(answers?.readings.map((entry) => [entry.reading.id, entry]));
   const outliers = new Set(
-    answers?.spots.flatMap(({ correction }) =>
-      [correction?.daylight, correction?.lamps].flatMap(
+    answers?.spots.flatMap(({ calibration }) =>
+      [calibration?.daylight, calibration?.lamps].flatMap(
         (one) =>
           one?.readings
             .filter((entry) => entry.outlier === 'yes' && entry.nearness === 1)

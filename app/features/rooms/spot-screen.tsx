@@ -150,14 +150,14 @@ function Corrected({
   readonly answer: SpotAnswer;
   readonly month: number;
 }) {
-  const { correction } = answer;
-  if (!correction) return null;
+  const { calibration } = answer;
+  if (!calibration) return null;
   const { dli, shares } = answer.conditions[month - 1]!;
   const lamps = Object.values(shares.lamps).reduce((sum, part) => sum + part, 0);
   const daylight = dli - lamps - shares.roomLight;
   const before =
-    daylight / (correction.daylight?.factor ?? 1) + lamps / (correction.lamps?.factor ?? 1) + shares.roomLight;
-  const words = (name: string, given: NonNullable<SpotAnswer['correction']>['daylight']) =>
+    daylight / (calibration.daylight?.factor ?? 1) + lamps / (calibration.lamps?.factor ?? 1) + shares.roomLight;
+  const words = (name: string, given: NonNullable<SpotAnswer['calibration']>['daylight']) =>
     given
       ? `${name} as measured: ${given.factor.toFixed(2)} times the computed, within ${Math.round(given.doubt * 100)} %, from ${count(given.readings.length, 'reading')}${given.spread === null ? '' : ` that differ by ${Math.round(given.spread * 100)} %`}, the newest ${ageOf(
           newest(
@@ -168,7 +168,7 @@ function Corrected({
       : null;
   return (
     <View style={{ gap: 2 }}>
-      {[words('Daylight', correction.daylight), words('Lamp light', correction.lamps)].map((line) =>
+      {[words('Daylight', calibration.daylight), words('Lamp light', calibration.lamps)].map((line) =>
         line ? <Body key={line}>{line}</Body> : null,
       )}
       <Small testID="before-readings">{`${monthName(month)}: ${mol(before)} mol a day as computed, ${mol(dli)} with readings.`}</Small>

@@ -1,6 +1,6 @@
 /** Facts that are missing of the collection, as a short list of questions, each with the way to its answer. */
 import { knowledge } from '@dulvan/catalogue';
-import { openQuestions, type HomeFacts, type Missing } from '@dulvan/core';
+import { missingFacts, type HomeFacts, type Missing } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, TextLink } from '../../ui/button';
@@ -25,7 +25,7 @@ const SHOWN_AT_FIRST = 3;
 export function OpenQuestions({ facts }: { readonly facts: HomeFacts }) {
   const now = useNow();
   const [all, setAll] = useState<'some' | 'all'>('some');
-  const questions = openQuestions(facts, knowledge, now);
+  const questions = missingFacts(facts, knowledge, now);
   if (questions.length === 0) return null;
   const shown = all === 'all' ? questions : questions.slice(0, SHOWN_AT_FIRST);
   return (

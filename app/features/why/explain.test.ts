@@ -1,6 +1,6 @@
 /** Each figure's explanation adds up to the figure it explains. */
 import { knowledge } from '@dulvan/catalogue';
-import { Answerer } from '@dulvan/core';
+import { HomeEngine } from '@dulvan/core';
 import { smallHome } from '../../../core/src/home/small-home.fixture';
 import type { Units } from '../../state/settings';
 import { mol } from '../../ui/words';
@@ -12,7 +12,7 @@ const facts = {
   home: { ...smallHome.home, climateId: 'cool-ocean' },
   windows: smallHome.windows.map((window) => ({ ...window, glazingId: 'double' })),
 };
-const answers = new Answerer(knowledge).answer(facts, 2026);
+const answers = new HomeEngine(knowledge).answer(facts, 2026);
 const asked = (spotId: string, month: number, given: Partial<Asked> = {}): Asked => ({
   facts,
   spotId,

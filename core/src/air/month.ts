@@ -1,5 +1,5 @@
 /** The air of a room in each month: what the grower stated, and between stated months what follows from them. */
-import type { AirStatement } from '../home/facts';
+import type { AirStatement } from '../facts';
 
 export interface AirMonth {
   readonly month: number;

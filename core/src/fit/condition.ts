@@ -1,6 +1,6 @@
 /** What a spot gives in one month. */
 import type { AirMonth } from '../air';
-import type { AirMovement } from '../home/facts';
+import type { AirMovement } from '../facts';
 
 /** DLI by where it comes from, mol m-2 d-1. */
 export interface DliShares {

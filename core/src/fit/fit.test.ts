@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { yearTargets, type Target, type Taxon } from '../plant';
+import { yearTargets, type Target } from '../plant';
+import type { Taxon } from '../taxon';
 import { shade } from '../home/small-home.fixture';
 import type { Condition } from './condition';
 import { fitMonth, fitYear, trapezoid, wholeOfMonth, wholeScore } from './index';

@@ -1,5 +1,5 @@
 /** How well a spot suits a plant in one month, factor by factor, and which factor limits it most. */
-import type { AirMovement } from '../home/facts';
+import type { AirMovement } from '../facts';
 import type { Target } from '../plant';
 import type { Condition } from './condition';
 import { distanceFromBand, trapezoid } from './trapezoid';

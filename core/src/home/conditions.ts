@@ -6,7 +6,7 @@ import { DAY_THRESHOLD_PPFD, daybreakElevation, photoperiodOf, type DaylightYear
 import { monthPercentiles, seededYears, type SeededYears } from '../sky';
 import { halfDayMinutes, sunEquatorial } from '../sun';
 import { HOUR_MS, LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
-import type { Circuit, HomeFacts, Room } from './facts';
+import type { Circuit, HomeFacts, Room } from '../facts';
 
 /** A lamp that a leaf notices. */
 export interface LitLamp {
@@ -73,7 +73,7 @@ function monthSum(field: Float64Array, month0: number): number {
   return sum * DLI_PER_WATT_HOUR;
 }
 
-export interface ConditionQuestion {
+export interface ConditionInputs {
   readonly facts: HomeFacts;
   readonly room: Room;
   readonly daylight: DaylightYear;
@@ -84,7 +84,7 @@ export interface ConditionQuestion {
 }
 
 /** One spot's month. */
-export function conditionOf({ facts, room, daylight, lit, air, month0, year }: ConditionQuestion): Condition {
+export function conditionOf({ facts, room, daylight, lit, air, month0, year }: ConditionInputs): Condition {
   const month = month0 + 1;
   const lamps: Record<string, number> = {};
   let lampDli = 0;
@@ -157,7 +157,7 @@ function shareOfHour(circuit: Circuit, month: number, hour: number): number {
   return circuit.months.includes(month) ? shareWithin(circuit.onMinute, circuit.offMinute, hour) : 0;
 }
 
-interface DayQuestion {
+interface DayInputs {
   readonly facts: HomeFacts;
   readonly room: Room;
   readonly daylight: DaylightYear;
@@ -170,7 +170,7 @@ interface DayQuestion {
  * When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the
  * threshold, lamps of its own and of other tiers, and the room's light after dark.
  */
-function stretchesOf({ facts, room, daylight, lit, month, year }: DayQuestion): Stretch[] {
+function stretchesOf({ facts, room, daylight, lit, month, year }: DayInputs): Stretch[] {
   const stretches: Stretch[] = lit
     .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
     .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));

@@ -1,6 +1,7 @@
 /** What answers need to know beyond a home's own facts: looked up by key in the catalogue. */
-import type { Glass, Veil } from '../light';
-import type { Taxon } from '../plant';
+import type { Glass, CurtainOptics } from '../light';
+import type { Intensities, WeatherHour } from '../facts';
+import type { Taxon } from '../taxon';
 
 export interface ClimateFamily {
   readonly id: string;
@@ -18,6 +19,52 @@ export interface ClimateFamily {
 export interface Knowledge {
   taxon(id: string): Taxon | null;
   glazing(id: string): Glass | null;
-  curtain(id: string): Veil | null;
+  curtain(id: string): CurtainOptics | null;
   climate(id: string): ClimateFamily | null;
+}
+
+/** Stored files that facts name by key. A file that is not at hand is an error: nothing is computed as if it were not there. */
+export interface Attachments {
+  weatherHours(fileKey: string): readonly WeatherHour[];
+  intensities(fileKey: string): Intensities;
+}
+
+/** All that answers are made from besides the facts. */
+export type Sources = Knowledge & Attachments;
+
+/** A stored file was asked for that has not been loaded. */
+export class MissingAttachment extends Error {
+  constructor(readonly fileKey: string) {
+    super(`A stored file is not at hand: ${fileKey}`);
+  }
+}
+
+/** Files held in memory, by their key. */
+export class AttachmentShelf implements Attachments {
+  private readonly hours = new Map<string, readonly WeatherHour[]>();
+  private readonly spreads = new Map<string, Intensities>();
+
+  holds(fileKey: string): boolean {
+    return this.hours.has(fileKey) || this.spreads.has(fileKey);
+  }
+
+  putHours(fileKey: string, hours: readonly WeatherHour[]): void {
+    this.hours.set(fileKey, hours);
+  }
+
+  putIntensities(fileKey: string, intensities: Intensities): void {
+    this.spreads.set(fileKey, intensities);
+  }
+
+  weatherHours(fileKey: string): readonly WeatherHour[] {
+    const hours = this.hours.get(fileKey);
+    if (!hours) throw new MissingAttachment(fileKey);
+    return hours;
+  }
+
+  intensities(fileKey: string): Intensities {
+    const spread = this.spreads.get(fileKey);
+    if (!spread) throw new MissingAttachment(fileKey);
+    return spread;
+  }
 }

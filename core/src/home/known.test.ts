@@ -1,9 +1,9 @@
 /** The grower's own knowledge over the catalogue's. */
 import { knownPlant, knownTaxon, plantTargets } from './known';
 import { problemsOf } from './problems';
-import { openQuestions } from './questions';
+import { missingFacts } from './missing';
 import { smallHome, smallKnowledge } from './small-home.fixture';
-import type { Correction, HomeFacts, OwnTaxon, Plant } from './facts';
+import type { Correction, HomeFacts, OwnTaxon, Plant } from '../facts';
 
 const [plant] = smallHome.plants as [Plant];
 const correction = (given: Partial<Correction>): Correction => ({
@@ -148,7 +148,7 @@ describe('a plant of stated parents', () => {
 
 describe('what is missing of a collection', () => {
   const asked = (given: Partial<Plant>) =>
-    openQuestions(home({ plants: [{ ...plant, ...given }] }), smallKnowledge, Date.parse('2026-11-23')).map(
+    missingFacts(home({ plants: [{ ...plant, ...given }] }), smallKnowledge, Date.parse('2026-11-23')).map(
       (question) => question.missing,
     );
 

@@ -1,16 +1,7 @@
 /** What is known of a plant or a taxon of this home: the catalogue's figures with the grower's own knowledge over them. */
-import {
-  FIGURES,
-  inOrder,
-  mixOf,
-  withFigure,
-  withTraits,
-  wrongOrder,
-  yearTargets,
-  type Target,
-  type Taxon,
-} from '../plant';
-import type { Correction, Home, HomeFacts, OwnTaxon, Plant } from './facts';
+import { inOrder, mixOf, withTraits, yearTargets, type Target } from '../plant';
+import { FIGURES, withFigure, wrongOrder, type Taxon } from '../taxon';
+import type { Correction, Home, HomeFacts, OwnTaxon, Plant } from '../facts';
 import type { Knowledge } from './knowledge';
 
 /** Keys of groups, which stand for a plant whose name is not known, begin with this. */

@@ -15,14 +15,14 @@ import {
   type WindowYear,
 } from '../light';
 import { lampPpfd } from '../lamp';
-import { seasonalMonth } from '../plant';
-import { UP, enclosuresOf, movedOccluder, plus, vec, type Occluder, type Vec } from '../room';
+import { seasonalMonth } from '../taxon';
+import { UP, enclosuresOf, movedOccluder, plus, vec, type Occluder } from '../room';
 import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
 import { dimmed, type LitLamp } from './conditions';
-import type { HomeFacts } from './facts';
-import type { Knowledge } from './knowledge';
+import type { HomeFacts } from '../facts';
+import type { Sources } from './knowledge';
 import { Memory, Names } from './memory';
-import type { RoomScene, Scene } from './scene';
+import type { LeafPlace, RoomScene, Scene } from './scene';
 
 /** The outdoors of a home in a year. */
 export interface HomeSky {
@@ -38,13 +38,6 @@ interface RememberedRoom {
   /** Without the solids in it. */
   readonly bareKey: string;
   readonly lit: LitRoom;
-}
-
-/** A place for leaves: where, and what stands in its light besides the room's solids. */
-export interface LeafPlace {
-  readonly room: RoomScene;
-  readonly leaf: Vec;
-  readonly neighbours: readonly Occluder[];
 }
 
 /** A spot's geometry in its room. */
@@ -71,6 +64,10 @@ const PLAIN_GLAZING = { panes: 2, normalTransmittance: 0.76 } as const;
 export const OPENING = 'opening';
 const NO_GLASS = { panes: 0, normalTransmittance: 1 } as const;
 
+/** Points of the largest plan, and rooms as they were before a change. */
+const PLAN_POINTS = 150;
+const ROOMS_BESIDE = 8;
+
 const DEFAULT_TURBIDITY = 3.5;
 const DEFAULT_CLEARNESS = 0.45;
 
@@ -92,7 +89,18 @@ export class LitHome {
   >(2000);
   private readonly names = new Names();
 
-  constructor(private readonly knowledge: Knowledge) {}
+  constructor(private readonly knowledge: Sources) {}
+
+  /** Remembers at least as much as one home needs, with the points of a plan on top. */
+  makeRoom({ rooms, windows, spots, lamps }: HomeFacts): void {
+    const places = 2 * spots.length + PLAN_POINTS;
+    this.rooms.holdAtLeast(rooms.length + ROOMS_BESIDE);
+    this.panes.holdAtLeast(2 * windows.length);
+    this.spots.holdAtLeast(places);
+    this.days.holdAtLeast(2 * places);
+    this.lamps.holdAtLeast(places);
+    this.lampSurfaces.holdAtLeast(2 * lamps.length);
+  }
 
   /** The outdoors: an imported year of weather where there is one, else the climate family's. */
   sky(facts: HomeFacts, year: number): HomeSky {
@@ -106,7 +114,7 @@ export class LitHome {
         elevationM,
         timeZone,
         year,
-        file ? [file.id, file.utcOffsetH, file.hours] : climateId,
+        file ? [file.fileKey, file.utcOffsetH] : climateId,
       ]),
     );
     return this.skies.recall(key, () => {
@@ -116,7 +124,9 @@ export class LitHome {
         { length: 12 },
         (_, i) => climate?.clearness[seasonalMonth(i + 1, latitude) - 1] ?? DEFAULT_CLEARNESS,
       );
-      const weather = file ? fileWeather(file, home) : climateWeather(clearness, elevationM, turbidity);
+      const weather = file
+        ? fileWeather(this.knowledge.weatherHours(file.fileKey), file.utcOffsetH, home)
+        : climateWeather(clearness, elevationM, turbidity);
       return { key, sky: skyYear({ place: home, timeZone, year, weather }), weather, turbidity };
     });
   }
@@ -131,9 +141,9 @@ export class LitHome {
       return this.days.recall(dimmedKey, () => ({ key: dimmedKey, year: dimmed(year, share) }));
     }
     const geometry = this.geometry(place, sky);
-    const { passages, passagesKey } = place.room;
-    const key = `${geometry.key}|${this.names.of(passagesKey)}`;
-    return this.days.recall(key, () => ({ key, year: daylightYear(geometry.years, sky.sky, passages) }));
+    const { transmittances, curtainsKey } = place.room;
+    const key = `${geometry.key}|${this.names.of(curtainsKey)}`;
+    return this.days.recall(key, () => ({ key, year: daylightYear(geometry.years, sky.sky, transmittances) }));
   }
 
   /** The windows of a place as one instant sees them: of its own room, or of the room its cabinet stands in. */

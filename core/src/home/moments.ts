@@ -1,14 +1,13 @@
 /** The light of one instant at a spot, source by source. */
-import { instantLight, passageAt, type Passage, type SunPatch } from '../light';
+import { instantLight, transmittanceAt, type Transmittance, type SunPatch } from '../light';
 import { UP } from '../room';
 import { momentAt, type Moment, type SkyKind } from '../sky';
 import { PPFD_PER_WATT, type CivilDate } from '../units';
 import { roomLightPpfd } from './conditions';
-import type { HomeFacts } from './facts';
-import type { Reading } from './light-facts';
+import type { HomeFacts, Reading } from '../facts';
 import type { Knowledge } from './knowledge';
-import type { HomeSky, LeafPlace, LitHome } from './lit-home';
-import { programmesOf, type Scene } from './scene';
+import type { HomeSky, LitHome } from './lit-home';
+import { curtainSchedulesOf, type LeafPlace, type Scene } from './scene';
 
 /** PPFD at a leaf at one instant by source, umol m-2 s-1. */
 export interface MomentLight {
@@ -46,8 +45,8 @@ export interface SpotMoment {
   /** Minutes after local midnight. */
   readonly minute: number;
   /** As the curtains' programme says at that minute, or all open, or all shut. */
-  readonly curtains: 'as-programmed' | Reading['curtains'];
-  readonly lamps: 'as-programmed' | 'on' | 'off';
+  readonly curtains: 'as-scheduled' | Reading['curtains'];
+  readonly lamps: 'as-scheduled' | 'on' | 'off';
   /** Quick where many instants are asked for. */
   readonly sunPatch?: SunPatch;
 }
@@ -60,8 +59,15 @@ export function momentLight(question: SpotMoment): MomentLight {
     const seen = lit.windowsAt(scene, place);
     const receiver = { point: seen.place.leaf, normal: UP };
     for (const window of seen.windows) {
-      const passage = passageNow(question, seen.place, window.pane.windowId);
-      const { direct, reflected } = instantLight(window, receiver, moment, passage, seen.occluders, question.sunPatch);
+      const transmittance = transmittanceNow(question, seen.place, window.pane.windowId);
+      const { direct, reflected } = instantLight(
+        window,
+        receiver,
+        moment,
+        transmittance,
+        seen.occluders,
+        question.sunPatch,
+      );
       const share = seen.share * PPFD_PER_WATT;
       parts.sun += direct.sun * share;
       parts.sky += direct.sky * share;
@@ -89,14 +95,18 @@ const isOn = (
   minute: number,
 ) => circuit.months.includes(month) && minute >= circuit.onMinute && minute < circuit.offMinute;
 
-function passageNow({ knowledge, moment, minute, curtains }: SpotMoment, place: LeafPlace, windowId: string): Passage {
+function transmittanceNow(
+  { knowledge, moment, minute, curtains }: SpotMoment,
+  place: LeafPlace,
+  windowId: string,
+): Transmittance {
   const window = place.room.windows.find((candidate) => candidate.id === windowId)!;
-  const programmes = programmesOf(window, knowledge);
-  if (curtains === 'as-programmed') return passageAt(programmes, moment.month, minute);
+  const schedules = curtainSchedulesOf(window, knowledge);
+  if (curtains === 'as-scheduled') return transmittanceAt(schedules, moment.month, minute);
   const always = { months: [moment.month], fromMinute: 0, toMinute: 1440 };
-  const glass = knowledge.glazing(window.glazingId)?.scatter ? programmes.slice(0, 1) : [];
-  return passageAt(
-    (curtains === 'open' ? glass : programmes).map(({ veil }) => ({ veil, ...always })),
+  const glass = knowledge.glazing(window.glazingId)?.scatter ? schedules.slice(0, 1) : [];
+  return transmittanceAt(
+    (curtains === 'open' ? glass : schedules).map(({ optics }) => ({ optics, ...always })),
     moment.month,
     minute,
   );

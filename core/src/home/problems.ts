@@ -1,33 +1,56 @@
 /** What cannot be true of a home: facts that contradict each other, each with the field to mend and the range allowed. */
+import {
+  danglingIn,
+  dependentsOf,
+  type AirStatement,
+  type Block,
+  type FactKey,
+  type FactList,
+  type FactOf,
+  type HomeFacts,
+  type Lamp,
+  type Problem,
+  type Room,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
+} from '../facts';
 import { sideLength } from '../room';
-import type { FactList, HomeFacts, Lamp, Room, Spot, Stand, Tier, Window } from './facts';
-import type { Block } from './light-facts';
 import { knowledgeProblems } from './knowledge-problems';
-import type { Problem } from './problem';
 
 const metres = (value: number) => `${Number(value.toFixed(2))} m`;
 
 /** Lengths are typed in centimetres at most; a millimetre over is no contradiction. */
 const SLACK_M = 0.001;
 
-/** Every contradiction in a home. An empty list means that everything fits. */
-export function problemsOf(facts: HomeFacts): Problem[] {
+/**
+ * Every contradiction in a home. An empty list means that everything fits.
+ * @param changed looks only at these facts and what hangs on them; at all when it is left out
+ */
+export function problemsOf(facts: HomeFacts, changed?: readonly FactKey[]): Problem[] {
+  const only = changed && dependentsOf(facts, changed);
   const byId = indexes(facts);
+  const looked = <L extends FactList>(list: L, look: (fact: FactOf[L], byId: Indexes) => readonly Problem[]) => {
+    const asked = only?.get(list);
+    if (only && (!asked || asked.size === 0)) return [];
+    return (facts[list] as readonly FactOf[L][]).flatMap((fact) =>
+      asked && !asked.has(fact.id) ? [] : look(fact, byId),
+    );
+  };
   return [
-    ...facts.rooms.flatMap((room) => roomProblems(room, byId)),
-    ...facts.windows.flatMap((window) => windowProblems(window, byId)),
-    ...facts.obstructions.flatMap((entry) =>
-      byId.rooms.has(entry.roomId) ? [] : [missing('obstructions', entry.id, 'roomId', 'room')],
-    ),
-    ...facts.blocks.flatMap((block) => blockProblems(block, byId)),
-    ...facts.stands.flatMap((stand) => standProblems(stand, byId)),
-    ...facts.tiers.flatMap((tier) => tierProblems(tier, byId)),
-    ...facts.spots.flatMap((spot) => spotProblems(spot, byId)),
-    ...facts.circuits.flatMap((circuit) =>
+    ...danglingIn(facts, only),
+    ...looked('rooms', roomProblems),
+    ...looked('windows', windowProblems),
+    ...looked('blocks', blockProblems),
+    ...looked('stands', standProblems),
+    ...looked('tiers', tierProblems),
+    ...looked('spots', spotProblems),
+    ...looked('circuits', (circuit) =>
       circuit.offMinute <= circuit.onMinute
         ? [
             {
-              list: 'circuits' as const,
+              list: 'circuits',
               id: circuit.id,
               field: 'offMinute',
               message: 'The lamps must go off after they come on, the same day (24:00 at the latest).',
@@ -35,37 +58,9 @@ export function problemsOf(facts: HomeFacts): Problem[] {
           ]
         : [],
     ),
-    ...facts.lamps.flatMap((lamp) => lampProblems(lamp, byId)),
-    ...facts.plants.flatMap((plant) =>
-      plant.spotId !== null && !byId.spots.has(plant.spotId)
-        ? [
-            {
-              list: 'plants' as const,
-              id: plant.id,
-              field: 'spotId',
-              message: 'This spot is no longer there. Choose another one.',
-            },
-          ]
-        : [],
-    ),
-    ...facts.air.flatMap((statement) =>
-      byId.rooms.has(statement.roomId) ? [] : [missing('air', statement.id, 'roomId', 'room')],
-    ),
-    ...facts.air.flatMap((statement) =>
-      facts.air.some(
-        (other) => other.id < statement.id && other.roomId === statement.roomId && other.month === statement.month,
-      )
-        ? [
-            {
-              list: 'air' as const,
-              id: statement.id,
-              field: 'month',
-              message: 'This month is already stated for this room.',
-            },
-          ]
-        : [],
-    ),
-    ...knowledgeProblems(facts),
+    ...looked('lamps', lampProblems),
+    ...looked('air', airProblems),
+    ...knowledgeProblems(facts, only),
   ];
 }
 
@@ -73,18 +68,15 @@ type Indexes = ReturnType<typeof indexes>;
 
 function indexes(facts: HomeFacts) {
   const index = <T extends { readonly id: string }>(list: readonly T[]) => new Map(list.map((item) => [item.id, item]));
-  return {
-    rooms: index(facts.rooms),
-    stands: index(facts.stands),
-    tiers: index(facts.tiers),
-    spots: index(facts.spots),
-    circuits: index(facts.circuits),
-    photometries: index(facts.photometries),
-  };
+  return { rooms: index(facts.rooms), stands: index(facts.stands), tiers: index(facts.tiers), air: facts.air };
 }
 
-function missing(list: FactList, id: string, field: string, what: string): Problem {
-  return { list, id, field, message: `The ${what} it belongs to is not there.` };
+function airProblems(statement: AirStatement, { air }: Indexes): Problem[] {
+  return air.some(
+    (other) => other.id < statement.id && other.roomId === statement.roomId && other.month === statement.month,
+  )
+    ? [{ list: 'air', id: statement.id, field: 'month', message: 'This month is already stated for this room.' }]
+    : [];
 }
 
 function roomProblems(room: Room, { rooms }: Indexes): Problem[] {
@@ -96,7 +88,7 @@ function roomProblems(room: Room, { rooms }: Indexes): Problem[] {
   }
   if (room.insideRoomId === null) return [];
   const outer = rooms.get(room.insideRoomId);
-  if (!outer) return [missing('rooms', room.id, 'insideRoomId', 'room')];
+  if (!outer) return [];
   if (outer.id === room.id || outer.insideRoomId !== null) {
     return [at('insideRoomId', 'An enclosure stands in a room, not in itself or in another enclosure.')];
   }
@@ -127,7 +119,7 @@ function roomProblems(room: Room, { rooms }: Indexes): Problem[] {
 
 function windowProblems(window: Window, { rooms }: Indexes): Problem[] {
   const room = rooms.get(window.roomId);
-  if (!room) return [missing('windows', window.id, 'roomId', 'room')];
+  if (!room) return [];
   const at = (field: string, message: string): Problem => ({ list: 'windows', id: window.id, field, message });
   const problems: Problem[] = [];
   const wall = sideLength(room, window.side);
@@ -152,25 +144,17 @@ function windowProblems(window: Window, { rooms }: Indexes): Problem[] {
   if (window.insetM + run > depth + SLACK_M) {
     problems.push(at('insetM', `It would reach beyond the room: at most ${metres(Math.max(0, depth - run))}.`));
   }
-  if (window.curtainId !== 'none' && window.curtainToMinute <= window.curtainFromMinute) {
-    problems.push(
-      at('curtainToMinute', 'The curtain must open again after it is shut, the same day (24:00 at the latest).'),
-    );
-  }
-  if (window.secondCurtainId !== 'none' && window.secondCurtainToMinute <= window.secondCurtainFromMinute) {
-    problems.push(
-      at(
-        'secondCurtainToMinute',
-        'The second curtain must open again after it is shut, the same day (24:00 at the latest).',
-      ),
-    );
+  for (const [i, { fromMinute, toMinute }] of window.curtains.entries()) {
+    if (toMinute > fromMinute) continue;
+    const which = i === 0 ? 'The curtain' : 'The second curtain';
+    problems.push(at('curtains', `${which} must open again after it is shut, the same day (24:00 at the latest).`));
   }
   return problems;
 }
 
 function blockProblems(block: Block, { rooms }: Indexes): Problem[] {
   const room = rooms.get(block.roomId);
-  if (!room) return [missing('blocks', block.id, 'roomId', 'room')];
+  if (!room) return [];
   const ways = [
     ['xM', block.xM, block.widthM, room.widthM],
     ['yM', block.yM, block.depthM, room.depthM],
@@ -192,7 +176,7 @@ function blockProblems(block: Block, { rooms }: Indexes): Problem[] {
 
 function standProblems(stand: Stand, { rooms }: Indexes): Problem[] {
   const room = rooms.get(stand.roomId);
-  if (!room) return [missing('stands', stand.id, 'roomId', 'room')];
+  if (!room) return [];
   const at = (field: string, message: string): Problem => ({ list: 'stands', id: stand.id, field, message });
   const problems: Problem[] = [];
   const fits = (field: string, sizeField: string, from: number, size: number, whole: number, way: string) => {
@@ -211,7 +195,7 @@ function roomOfStand(stand: Stand | undefined, { rooms }: Indexes): Room | undef
 
 function tierProblems(tier: Tier, byId: Indexes): Problem[] {
   const stand = byId.stands.get(tier.standId);
-  if (!stand) return [missing('tiers', tier.id, 'standId', 'stand')];
+  if (!stand) return [];
   const room = roomOfStand(stand, byId);
   if (room && tier.heightM > room.heightM - 0.05) {
     return [
@@ -229,7 +213,7 @@ function tierProblems(tier: Tier, byId: Indexes): Problem[] {
 function spotProblems(spot: Spot, byId: Indexes): Problem[] {
   const tier = byId.tiers.get(spot.tierId);
   const stand = tier && byId.stands.get(tier.standId);
-  if (!tier || !stand) return [missing('spots', spot.id, 'tierId', 'tier')];
+  if (!tier || !stand) return [];
   const at = (field: string, message: string): Problem => ({ list: 'spots', id: spot.id, field, message });
   const problems: Problem[] = [];
   if (spot.alongM > stand.widthM + SLACK_M) {
@@ -249,13 +233,10 @@ function lampProblems(lamp: Lamp, byId: Indexes): Problem[] {
   const at = (field: string, message: string): Problem => ({ list: 'lamps', id: lamp.id, field, message });
   const tier = byId.tiers.get(lamp.tierId);
   const stand = tier && byId.stands.get(tier.standId);
-  if (!tier || !stand) return [missing('lamps', lamp.id, 'tierId', 'tier')];
+  if (!tier || !stand) return [];
   const problems: Problem[] = [];
   if (lamp.ratedBy === 'lumens' && lamp.lumens === null)
     problems.push(at('lumens', 'How many lumens its label tells: from 1 to 400000 lm.'));
-  if (lamp.photometryId !== null && !byId.photometries.has(lamp.photometryId))
-    problems.push(at('photometryId', 'This file is no longer there. Choose another one.'));
-  if (!byId.circuits.has(lamp.circuitId)) problems.push(missing('lamps', lamp.id, 'circuitId', 'circuit'));
   const room = roomOfStand(stand, byId);
   if (room && tier.heightM + lamp.aboveM > room.heightM + SLACK_M) {
     problems.push(at('aboveM', `Above the ceiling: at most ${metres(room.heightM - tier.heightM)} over this tier.`));

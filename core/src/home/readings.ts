@@ -1,19 +1,19 @@
 /** What the grower's light readings correct, spot by spot, and by how much. */
-import { correctionOf, type Compared, type LightCorrection } from '../light';
+import { calibrationOf, type Compared, type LightCalibration } from '../light';
 import { placedSpots, type PlacedSpot } from '../room';
 import { momentAt } from '../sky';
-import { LUX_PER_PPFD, MINUTE_MS, PPFD_PER_WATT, RADIANS, civilDateOf, startOfCivilDay } from '../units';
+import { LUX_PER_PPFD, PPFD_PER_WATT, RADIANS, minuteOfCivilDay } from '../units';
 import { lumensPerUmol } from '../lamp';
-import type { Reading, ReadingSky, ReadingUnit } from './light-facts';
+import type { Reading, ReadingSky, ReadingUnit } from '../facts';
 import type { Knowledge } from './knowledge';
-import type { HomeSky, LeafPlace, LitHome } from './lit-home';
+import type { HomeSky, LitHome } from './lit-home';
 import { daylightOf, momentLight } from './moments';
-import type { Scene } from './scene';
+import type { LeafPlace, Scene } from './scene';
 
 /** Readings of a spot and its neighbours taken together; null where none bears on it. */
-export interface SpotCorrection {
-  readonly daylight: LightCorrection | null;
-  readonly lamps: LightCorrection | null;
+export interface SpotCalibration {
+  readonly daylight: LightCalibration | null;
+  readonly lamps: LightCalibration | null;
 }
 
 /** A reading set against the model. */
@@ -46,7 +46,7 @@ export function ppfdOfReading(value: number, unit: ReadingUnit, luxPerPpfd: numb
   return unit === 'ppfd' ? value : (unit === 'fc' ? value * LUX_PER_FOOT_CANDLE : value) / luxPerPpfd;
 }
 
-interface ReadingQuestion {
+interface ReadingInputs {
   readonly lit: LitHome;
   readonly knowledge: Knowledge;
   readonly scene: Scene;
@@ -58,7 +58,7 @@ interface ReadingQuestion {
  * Sets readings against the model as it stands without them. A withdrawn reading, one whose spot is gone and one for
  * which nothing is computed are left out.
  */
-export function comparedReadings(question: ReadingQuestion): ComparedReading[] {
+export function comparedReadings(question: ReadingInputs): ComparedReading[] {
   const { scene } = question;
   const { facts } = scene;
   const live = facts.readings.filter((reading) => reading.withdrawnOn === null);
@@ -73,13 +73,12 @@ export function comparedReadings(question: ReadingQuestion): ComparedReading[] {
 
 /** One reading against the model. */
 function compareReading(
-  { lit, knowledge, scene, sky }: ReadingQuestion,
+  { lit, knowledge, scene, sky }: ReadingInputs,
   reading: Reading,
   place: LeafPlace,
 ): ComparedReading {
   const { home } = scene.facts;
-  const dayStartMs = startOfCivilDay(civilDateOf(reading.atMs, home.timeZone), home.timeZone);
-  const minute = Math.floor((reading.atMs - dayStartMs) / MINUTE_MS);
+  const minute = minuteOfCivilDay(reading.atMs, home.timeZone);
   const kind = reading.sky === 'clear' ? 'clear' : reading.sky === 'overcast' ? 'overcast' : 'typical';
   const outdoors = momentAt({
     atMs: reading.atMs,
@@ -154,11 +153,11 @@ const NEIGHBOUR_SHARE = 0.4;
 const NEIGHBOUR_REACH_M = 0.6;
 
 /** What readings correct at a spot. */
-export function correctionAt(
+export function calibrationAt(
   spot: PlacedSpot,
   compared: readonly ComparedReading[],
   placed: ReadonlyMap<string, PlacedSpot>,
-): SpotCorrection | null {
+): SpotCalibration | null {
   const near = compared.flatMap((entry): (Compared & { readonly of: ComparedReading['of'] })[] => {
     const there = placed.get(entry.reading.spotId);
     if (!there || there.standId !== spot.standId) return [];
@@ -175,7 +174,7 @@ export function correctionAt(
     ];
   });
   const of = (kind: ComparedReading['of']) =>
-    correctionOf(near.filter((entry) => entry.of === kind).map(({ of: _of, ...rest }) => rest));
+    calibrationOf(near.filter((entry) => entry.of === kind).map(({ of: _of, ...rest }) => rest));
   const daylight = of('daylight');
   const lamps = of('lamps');
   return daylight || lamps ? { daylight, lamps } : null;

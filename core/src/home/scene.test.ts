@@ -1,20 +1,24 @@
 /** What a home's parts depend on: a curtain leaves the geometry as it was, a tree does not. */
 import { lampPpfd } from '../lamp';
-import type { HomeFacts } from './facts';
-import { programmesOf, sceneOf } from './scene';
+import type { HomeFacts } from '../facts';
+import { ALL_MONTHS } from '../units';
+import { HomeEngine } from './engine';
+import { curtainSchedulesOf, sceneOf } from './scene';
 import { smallHome, smallKnowledge } from './small-home.fixture';
 
-const scene = (facts: HomeFacts) => sceneOf(facts, smallKnowledge).rooms.get('r')!;
+const { sources } = new HomeEngine(smallKnowledge);
+const SHEER = { curtainId: 'sheer', months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 };
+const scene = (facts: HomeFacts) => sceneOf(facts, sources).rooms.get('r')!;
 const before = scene(smallHome);
 const window = smallHome.windows[0]!;
 
 describe('a room put in order', () => {
   it('keeps its geometry under another curtain and another name', () => {
-    const after = scene({ ...smallHome, windows: [{ ...window, name: 'Bay', curtainId: 'sheer' }] });
+    const after = scene({ ...smallHome, windows: [{ ...window, name: 'Bay', curtains: [SHEER] }] });
     expect(after.geometryKey).toBe(before.geometryKey);
-    expect(after.passagesKey).not.toBe(before.passagesKey);
-    expect(after.passages.get('w')!.straight[12]!).toBeLessThan(1);
-    expect(before.passages.size).toBe(0);
+    expect(after.curtainsKey).not.toBe(before.curtainsKey);
+    expect(after.transmittances.get('w')!.straight[12]!).toBeLessThan(1);
+    expect(before.transmittances.size).toBe(0);
   });
 
   it.each([
@@ -60,7 +64,7 @@ describe('a room put in order', () => {
   });
 
   it('finds who stands where', () => {
-    const { plantsAt } = sceneOf(smallHome, smallKnowledge);
+    const { plantsAt } = sceneOf(smallHome, sources);
     expect(plantsAt.get('dim')!.map((plant) => plant.id)).toEqual(['p']);
     expect(plantsAt.get('bright')).toBeUndefined();
   });
@@ -68,18 +72,14 @@ describe('a room put in order', () => {
 
 describe('what hangs at a window', () => {
   it('is both curtains, each with its own months and hours', () => {
-    const both = programmesOf(
+    const both = curtainSchedulesOf(
       {
         ...window,
-        curtainId: 'sheer',
-        secondCurtainId: 'blackout',
-        secondCurtainMonths: [7],
-        secondCurtainFromMinute: 720,
-        secondCurtainToMinute: 900,
+        curtains: [SHEER, { curtainId: 'blackout', months: [7], fromMinute: 720, toMinute: 900 }],
       },
       smallKnowledge,
     );
-    expect(both.map(({ veil, months }) => [veil.transmittance, months.length])).toEqual([
+    expect(both.map(({ optics, months }) => [optics.transmittance, months.length])).toEqual([
       [0.5, 12],
       [0, 1],
     ]);
@@ -91,9 +91,9 @@ describe('what hangs at a window', () => {
       ...smallKnowledge,
       glazing: () => ({ panes: 1 as const, normalTransmittance: 0.7, scatter: 0.8 }),
     };
-    expect(programmesOf(window, frosted)).toEqual([
+    expect(curtainSchedulesOf(window, frosted)).toEqual([
       {
-        veil: { transmittance: 1, scatter: 0.8 },
+        optics: { transmittance: 1, scatter: 0.8 },
         months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
         fromMinute: 0,
         toMinute: 1440,

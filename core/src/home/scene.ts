@@ -1,11 +1,20 @@
 /** A home's facts put in order for computing light: what belongs to which room, worked out once for each question. */
 import { placedLamps, type PlacedLamp } from '../lamp';
-import { OPEN_YEAR, passageYear, type CurtainProgramme, type PassageYear } from '../light';
-import { crownsOf, solidsOf, type Crown, type Occluder } from '../room';
+import { UNCURTAINED_YEAR, transmittanceYear, type CurtainSchedule, type TransmittanceYear } from '../light';
+import {
+  crownsOf,
+  enclosuresOf,
+  neighboursOf,
+  solidsOf,
+  vec,
+  type Crown,
+  type Occluder,
+  type PlacedSpot,
+  type Vec,
+} from '../room';
 import { ALL_MONTHS } from '../units';
-import type { HomeFacts, Plant, Room, Window } from './facts';
-import type { Obstruction } from './light-facts';
-import type { Knowledge } from './knowledge';
+import type { HomeFacts, Obstruction, Plant, Room, Window } from '../facts';
+import type { Knowledge, Sources } from './knowledge';
 
 /** One room with all that bears on its light. */
 export interface RoomScene {
@@ -17,12 +26,12 @@ export interface RoomScene {
   readonly crowns: readonly Crown[];
   readonly lamps: readonly PlacedLamp[];
   /** By window id; what stands open the whole year is left out. */
-  readonly passages: ReadonlyMap<string, PassageYear>;
+  readonly transmittances: ReadonlyMap<string, TransmittanceYear>;
   /** Texts that differ when what they stand for differs. */
   readonly geometryKey: string;
   readonly solidsKey: string;
   readonly lampsKey: string;
-  readonly passagesKey: string;
+  readonly curtainsKey: string;
 }
 
 export interface Scene {
@@ -32,61 +41,49 @@ export interface Scene {
 }
 
 /** What hangs at a window, outermost first; a pane that scatters is one that is always shut. */
-export function programmesOf(window: Window, knowledge: Knowledge): CurtainProgramme[] {
-  const programmes: CurtainProgramme[] = [];
+export function curtainSchedulesOf(window: Window, knowledge: Knowledge): CurtainSchedule[] {
+  const schedules: CurtainSchedule[] = [];
   const scatter = knowledge.glazing(window.glazingId)?.scatter ?? 0;
   if (scatter > 0)
-    programmes.push({ veil: { transmittance: 1, scatter }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
-  const first = knowledge.curtain(window.curtainId);
-  if (first)
-    programmes.push({
-      veil: first,
-      months: window.curtainMonths,
-      fromMinute: window.curtainFromMinute,
-      toMinute: window.curtainToMinute,
-    });
-  const second = knowledge.curtain(window.secondCurtainId);
-  if (second)
-    programmes.push({
-      veil: second,
-      months: window.secondCurtainMonths,
-      fromMinute: window.secondCurtainFromMinute,
-      toMinute: window.secondCurtainToMinute,
-    });
-  return programmes;
+    schedules.push({ optics: { transmittance: 1, scatter }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
+  for (const { curtainId, ...shut } of window.curtains) {
+    const optics = knowledge.curtain(curtainId);
+    if (optics) schedules.push({ optics, ...shut });
+  }
+  return schedules;
 }
 
-const passageYears = new Map<string, PassageYear>();
+const transmittanceYears = new Map<string, TransmittanceYear>();
 
 /** Curtains are few and asked for at every answer: their years are remembered. */
-function rememberedPassage(programmes: readonly CurtainProgramme[]): {
+function rememberedTransmittance(schedules: readonly CurtainSchedule[]): {
   readonly key: string;
-  readonly year: PassageYear;
+  readonly year: TransmittanceYear;
 } {
-  if (programmes.length === 0) return { key: '', year: OPEN_YEAR };
-  const key = JSON.stringify(programmes);
-  let year = passageYears.get(key);
+  if (schedules.length === 0) return { key: '', year: UNCURTAINED_YEAR };
+  const key = JSON.stringify(schedules);
+  let year = transmittanceYears.get(key);
   if (!year) {
-    year = passageYear(programmes);
-    if (passageYears.size > 200) passageYears.clear();
-    passageYears.set(key, year);
+    year = transmittanceYear(schedules);
+    if (transmittanceYears.size > 200) transmittanceYears.clear();
+    transmittanceYears.set(key, year);
   }
   return { key, year };
 }
 
 /** Puts a home in order. */
-export function sceneOf(facts: HomeFacts, knowledge: Knowledge): Scene {
-  const lamps = placedLamps(facts);
+export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
+  const lamps = placedLamps(facts, sources.intensities.bind(sources));
   const rooms = new Map<string, RoomScene>();
   for (const room of facts.rooms) {
     const windows = facts.windows.filter((window) => window.roomId === room.id);
     const obstructions = facts.obstructions.filter((obstruction) => obstruction.roomId === room.id);
     const solids = solidsOf(facts, room.id);
     const ownLamps = lamps.filter((lamp) => lamp.roomId === room.id);
-    const passages = new Map<string, PassageYear>();
-    const passageKeys = windows.map((window) => {
-      const { key, year } = rememberedPassage(programmesOf(window, knowledge));
-      if (key !== '') passages.set(window.id, year);
+    const transmittances = new Map<string, TransmittanceYear>();
+    const curtainKeys = windows.map((window) => {
+      const { key, year } = rememberedTransmittance(curtainSchedulesOf(window, sources));
+      if (key !== '') transmittances.set(window.id, year);
       return key;
     });
     rooms.set(room.id, {
@@ -97,13 +94,11 @@ export function sceneOf(facts: HomeFacts, knowledge: Knowledge): Scene {
       solids,
       crowns: crownsOf(facts, room.id),
       lamps: ownLamps,
-      passages,
+      transmittances,
       geometryKey: geometryKeyOf(room, windows, obstructions, facts.home.snowMonths),
       solidsKey: JSON.stringify(solids),
-      lampsKey: JSON.stringify(
-        ownLamps.map(({ lamp, centre, photometry }) => [lamp, centre, photometry?.candela.length]),
-      ),
-      passagesKey: passageKeys.join('|'),
+      lampsKey: JSON.stringify(ownLamps.map(({ lamp, centre, photometry }) => [lamp, centre, photometry?.fileKey])),
+      curtainsKey: curtainKeys.join('|'),
     });
   }
   const plantsAt = new Map<string, Plant[]>();
@@ -158,4 +153,37 @@ function geometryKeyOf(
     outside,
     windows.length > 0 ? snowMonths : [],
   ]);
+}
+
+/** A place for leaves: where, and what stands in its light besides the room's solids. */
+export interface LeafPlace {
+  readonly room: RoomScene;
+  readonly leaf: Vec;
+  readonly neighbours: readonly Occluder[];
+}
+
+/** A spot's leaves with the neighbours that stand in their light. */
+export function leafPlaceOf(scene: Scene, { spot, room, leaf, tierHeightM }: PlacedSpot): LeafPlace {
+  const roomScene = scene.rooms.get(room.id)!;
+  const crowns = neighboursOf(roomScene.crowns, spot.id, leaf, tierHeightM, scene.plantsAt.get(spot.id) ?? []);
+  return { room: roomScene, leaf, neighbours: [...crowns, ...enclosuresOf(scene.facts.rooms, room.id, null)] };
+}
+
+type Sizes = Pick<Room, 'widthM' | 'depthM' | 'heightM'>;
+
+const GRID_STEP_M = 0.75;
+const TABLE_HEIGHT_M = 0.8;
+
+/** Where a plan's grid of points lies: about 0.75 m apart, at the height of a table. */
+export function planGrid(room: Sizes): { columns: number; rows: number; heightM: number } {
+  const along = (size: number) => Math.max(4, Math.min(12, Math.round(size / GRID_STEP_M)));
+  return { columns: along(room.widthM), rows: along(room.depthM), heightM: Math.min(TABLE_HEIGHT_M, room.heightM / 2) };
+}
+
+/** The middle of a cell of a plan's grid. @param cell `row * columns + column` */
+export function planLeaf(room: Sizes, cell: number): Vec {
+  const { columns, rows, heightM } = planGrid(room);
+  const column = cell % columns;
+  const row = Math.floor(cell / columns);
+  return vec(((column + 0.5) / columns) * room.widthM, ((row + 0.5) / rows) * room.depthM, heightM);
 }

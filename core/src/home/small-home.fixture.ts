@@ -1,6 +1,6 @@
 /** A small home for tests: one room with a south window, a shelf with a lamp, a sill, two plants, a cabinet. */
-import type { Taxon } from '../plant';
-import type { HomeFacts } from './facts';
+import type { Taxon } from '../taxon';
+import type { HomeFacts } from '../facts';
 import type { Knowledge } from './knowledge';
 
 const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
@@ -77,10 +77,7 @@ export const smallHome: HomeFacts = {
       glazingId: 'clear',
       frameShare: 0.1,
       dirtShare: 0.05,
-      curtainId: 'none',
-      curtainMonths: ALL_YEAR,
-      curtainFromMinute: 0,
-      curtainToMinute: 1440,
+      curtains: [],
       outsideKind: 'open',
       outsideDeg: 0,
       outsideReflectance: 0,
@@ -88,10 +85,6 @@ export const smallHome: HomeFacts = {
       revealM: 0,
       overhangM: 0,
       overhangAboveM: 0,
-      secondCurtainId: 'none',
-      secondCurtainMonths: ALL_YEAR,
-      secondCurtainFromMinute: 0,
-      secondCurtainToMinute: 1440,
     },
   ],
   stands: [

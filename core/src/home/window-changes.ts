@@ -1,6 +1,6 @@
 /** A home with its windows otherwise: which of them light a spot, and what they are without their curtains. */
 import type { PlacedSpot } from '../room';
-import type { HomeFacts, Window } from './facts';
+import type { HomeFacts, Window } from '../facts';
 
 /** The room whose windows light a spot: its own, or the one its cabinet stands in. */
 export const lightRoomOf = (facts: HomeFacts, { room }: PlacedSpot): string =>
@@ -12,4 +12,4 @@ export function withWindowsOf(facts: HomeFacts, roomId: string, change: (window:
 }
 
 /** Without its curtains. */
-export const bare = (window: Window): Window => ({ ...window, curtainId: 'none', secondCurtainId: 'none' });
+export const bare = (window: Window): Window => ({ ...window, curtains: [] });

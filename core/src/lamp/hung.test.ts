@@ -1,14 +1,13 @@
 /** Lamps as they hang: rated, aged, tilted, measured, shaded. */
 import fc from 'fast-check';
-import type { Lamp } from '../home/facts';
-import type { Photometry } from '../home/light-facts';
+import type { Intensities, Lamp, Photometry } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
 import { solidBox, vec } from '../room';
 import { candelaAt, fluxOf, lampOutput, lampPpfd, placedLamps } from './index';
 
 const bar = smallHome.lamps[0]!;
-const hung = (given: Partial<Lamp>, photometries: readonly Photometry[] = []) =>
-  placedLamps({ ...smallHome, lamps: [{ ...bar, ...given }], photometries })[0]!;
+const hung = (given: Partial<Lamp>, photometries: readonly (Photometry & Intensities)[] = []) =>
+  placedLamps({ ...smallHome, lamps: [{ ...bar, ...given }], photometries }, () => photometries[0]!)[0]!;
 const under = vec(0.5, 3.2, 0.72);
 
 describe('what a lamp gives', () => {
@@ -61,7 +60,7 @@ describe('a tilted lamp', () => {
 
 describe('a lamp with a measured spread', () => {
   const angles = Array.from({ length: 19 }, (_, i) => i * 5);
-  const lambert: Photometry = {
+  const file: Photometry = {
     id: 'f',
     homeId: 'h',
     name: 'Lambertian',
@@ -69,6 +68,10 @@ describe('a lamp with a measured spread', () => {
     powerW: 10,
     lengthM: 0,
     breadthM: 0,
+    fileKey: 'lambert',
+  };
+  const lambert = {
+    ...file,
     planes: [0],
     angles,
     candela: angles.map((angle) => 300 * Math.cos((angle * Math.PI) / 180)),

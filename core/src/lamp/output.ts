@@ -1,5 +1,5 @@
 /** How many photons a lamp gives, by whatever its label states, and how much of them age has left. */
-import type { Lamp } from '../home/facts';
+import type { Lamp } from '../facts';
 import { LUX_PER_PPFD } from '../units';
 
 /** Photons for each joule of electricity of a white LED whose label tells watts alone: 1.2 to 2.4, most about this. */

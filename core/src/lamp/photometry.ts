@@ -1,16 +1,13 @@
 /** How a lamp's light is spread when a photometric file tells it: intensity by direction, and the light of the whole. */
-import type { Photometry } from '../home/light-facts';
+import type { Intensities } from '../facts';
 import { RADIANS } from '../units';
-
-/** The part of a measured distribution that is needed to read it. */
-export type Distribution = Pick<Photometry, 'planes' | 'angles' | 'candela'>;
 
 /**
  * Intensity in a direction, candela; between the measured planes and angles by bilinear interpolation.
  * Planes that stop at 0 stand for all; at 90 or 180 they are mirrored. Beyond the measured angles there is no light.
  * @param planeDeg any, round the vertical from the lamp's length; @param angleDeg from straight down, 0..180
  */
-export function candelaAt({ planes, angles, candela }: Distribution, planeDeg: number, angleDeg: number): number {
+export function candelaAt({ planes, angles, candela }: Intensities, planeDeg: number, angleDeg: number): number {
   if (angleDeg < angles[0]! - 1e-9 || angleDeg > angles[angles.length - 1]! + 1e-9) return 0;
   const across = bracket(planes, folded(planes, planeDeg));
   const down = bracket(angles, angleDeg);
@@ -54,7 +51,7 @@ const PLANE_STEP_DEG = 5;
 const fluxes = new WeakMap<readonly number[], number>();
 
 /** Luminous flux of a distribution, lm: its intensity over all directions, by zones of one degree. */
-export function fluxOf(distribution: Distribution): number {
+export function fluxOf(distribution: Intensities): number {
   const known = fluxes.get(distribution.candela);
   if (known !== undefined) return known;
   let sum = 0;

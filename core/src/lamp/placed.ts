@@ -1,6 +1,5 @@
 /** A lamp where it hangs: the light it gives to a leaf or a wall of its room. */
-import type { HomeFacts, Lamp, Side } from '../home/facts';
-import type { Photometry } from '../home/light-facts';
+import type { HomeFacts, Intensities, Lamp, Photometry, Side } from '../facts';
 import { clearWay, dot, plus, times, unit, vec, DOWN, UP, type Occluder, type Rectangle, type Vec } from '../room';
 import { RADIANS } from '../units';
 import { lampOutput } from './output';
@@ -20,13 +19,22 @@ export interface PlacedLamp {
   readonly face: Rectangle;
   /** Photons at present power and age, umol/s. */
   readonly ppf: number;
-  readonly photometry: Photometry | null;
+  readonly photometry: MeasuredSpread | null;
 }
+
+/** A photometric file with its intensities. */
+export type MeasuredSpread = Pick<Photometry, 'lengthM' | 'breadthM' | 'fileKey'> & Intensities;
+
+/** Gives the intensities of a stored file; throws when it is not at hand. */
+export type IntensitiesOf = (fileKey: string) => Intensities;
 
 const TOWARD: Readonly<Record<Side, Vec>> = { a: vec(0, -1, 0), b: vec(1, 0, 0), c: vec(0, 1, 0), d: vec(-1, 0, 0) };
 
 /** Every lamp of a home where it hangs; lamps whose tier or stand is missing are left out. */
-export function placedLamps(facts: Pick<HomeFacts, 'stands' | 'tiers' | 'lamps' | 'photometries'>): PlacedLamp[] {
+export function placedLamps(
+  facts: Pick<HomeFacts, 'stands' | 'tiers' | 'lamps' | 'photometries'>,
+  intensitiesOf: IntensitiesOf,
+): PlacedLamp[] {
   const stands = new Map(facts.stands.map((stand) => [stand.id, stand]));
   const tiers = new Map(facts.tiers.map((tier) => [tier.id, tier]));
   const photometries = new Map(facts.photometries.map((photometry) => [photometry.id, photometry]));
@@ -35,7 +43,8 @@ export function placedLamps(facts: Pick<HomeFacts, 'stands' | 'tiers' | 'lamps' 
     const stand = tier && stands.get(tier.standId);
     if (!tier || !stand) return [];
     const centre = vec(stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM);
-    const photometry = (lamp.photometryId !== null && photometries.get(lamp.photometryId)) || null;
+    const file = lamp.photometryId === null ? undefined : photometries.get(lamp.photometryId);
+    const photometry = file ? { ...file, ...intensitiesOf(file.fileKey) } : null;
     const ways = turned(lamp);
     return [
       {
@@ -131,7 +140,7 @@ function measuredLight(
     across,
     ppf,
     photometry,
-  }: Pick<PlacedLamp, 'centre' | 'aim' | 'along' | 'across' | 'ppf'> & { photometry: Photometry },
+  }: Pick<PlacedLamp, 'centre' | 'aim' | 'along' | 'across' | 'ppf'> & { photometry: MeasuredSpread },
   receptor: Receptor,
 ): number {
   const flux = fluxOf(photometry);

@@ -1,7 +1,6 @@
 /** What a point gets through a window, held against closed forms and against looking out ray by ray. */
 import fc from 'fast-check';
-import type { Room, Window } from '../home/facts';
-import type { Obstruction } from '../home/light-facts';
+import type { Obstruction, Room, Window } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
 import { UP, clearWay, configurationFactor, corners, dot, solidBox, unit, vec, type Occluder, type Vec } from '../room';
 import { HORIZONTAL_WEIGHTS } from '../sky';
@@ -42,8 +41,8 @@ const skySum = (sky: Float64Array) => sky.reduce((sum, value) => sum + value, 0)
 
 /** Light of an even outdoors of radiance 1: pi times the configuration factor of what is seen of it. */
 const evenLight = (pane: Pane, point: Vec, normal: Vec, occluders: readonly Occluder[] = []) => {
-  const { sky, ground, obstruction, veil } = directLight(pane, { point, normal }, occluders, fine);
-  return { all: skySum(sky) + ground + obstruction, veil };
+  const { sky, ground, obstruction, optics } = directLight(pane, { point, normal }, occluders, fine);
+  return { all: skySum(sky) + ground + obstruction, optics };
 };
 
 /** Looks out through the opening from a point, ray by ray, and says what share of the opening's configuration factor the outer pane keeps. */
@@ -84,9 +83,9 @@ describe('an opening to an even outdoors', () => {
         (point, tiltX, tiltY) => {
           const normal = unit(vec(tiltX, tiltY, 1));
           const wanted = configurationFactor(corners(pane.opening), point, normal);
-          const { all, veil } = evenLight(pane, point, normal);
+          const { all, optics } = evenLight(pane, point, normal);
           expect(Math.abs(all / Math.PI - wanted)).toBeLessThan(0.004 + 0.01 * wanted);
-          expect(Math.abs(veil - wanted)).toBeLessThan(0.004 + 0.01 * wanted);
+          expect(Math.abs(optics - wanted)).toBeLessThan(0.004 + 0.01 * wanted);
         },
       ),
       { numRuns: 25 },
@@ -98,10 +97,10 @@ describe('an opening to an even outdoors', () => {
       fc.property(inside, fc.double({ min: 0.05, max: 0.5, noNaN: true }), (point, revealM) => {
         const pane = paneWith({ revealM });
         const wanted = throughReveal(pane, point, UP);
-        const { all, veil } = evenLight(pane, point, UP);
+        const { all, optics } = evenLight(pane, point, UP);
         expect(Math.abs(all - wanted)).toBeLessThan(0.004 + 0.02 * wanted);
         // The curtain in front of the reveal is seen whole.
-        expect(Math.abs(veil - configurationFactor(corners(pane.opening), point, UP))).toBeLessThan(0.01);
+        expect(Math.abs(optics - configurationFactor(corners(pane.opening), point, UP))).toBeLessThan(0.01);
       }),
       { numRuns: 15 },
     );

@@ -32,7 +32,7 @@ export interface Fineness {
 /** What a surface gets straight through a window. */
 export interface DirectLight extends Coefficients {
   /** Irradiance for an exitance of 1 from a curtain that fills the window: its configuration factor, less what boards hide. */
-  veil: number;
+  optics: number;
 }
 
 /**
@@ -45,7 +45,7 @@ export function directLight(
   occluders: readonly Occluder[],
   fineness: Fineness,
 ): DirectLight {
-  const result: DirectLight = { ...emptyCoefficients(), veil: 0 };
+  const result: DirectLight = { ...emptyCoefficients(), optics: 0 };
   addDirectLight(result, 1, pane, receiver, occluders, fineness);
   return result;
 }
@@ -71,7 +71,7 @@ export function addDirectLight(
   const clear = clearPart(pane, point, away);
   const hasReveal = pane.revealM > 0;
   // A curtain hangs on the room's side of the reveal and fills the whole opening.
-  if (hasReveal) result.veil += share * veilOf(opening, receiver, between, near, fineness);
+  if (hasReveal) result.optics += share * veilOf(opening, receiver, between, near, fineness);
   if (clear.u1 <= clear.u0 || clear.v1 <= clear.v0) return;
   const cellsU = cellCount(clear.u1 - clear.u0, near, fineness);
   const rows = rowsOf(pane, point, away, near, clear, fine);
@@ -94,7 +94,7 @@ export function addDirectLight(
         view *= clearWay(between, point.x, point.y, point.z, point.x + dx, point.y + dy, point.z + dz);
         if (view === 0) continue;
       }
-      if (!hasReveal) result.veil += view / Math.PI;
+      if (!hasReveal) result.optics += view / Math.PI;
       addBeyond(
         result,
         pane,

@@ -2,25 +2,25 @@
 import { HOUR_BINS } from '../sky/year';
 
 /** What a curtain that fills the window does: it lets a share through and spreads it evenly. */
-export interface Veil {
+export interface CurtainOptics {
   readonly transmittance: number;
   /** Share of what passes that is scattered; the rest goes straight on. */
   readonly scatter: number;
 }
 
 /** How much of a window's light goes straight on and how much is spread evenly, all its curtains taken together. */
-export interface Passage {
+export interface Transmittance {
   readonly straight: number;
   readonly spread: number;
 }
 
-export const OPEN_PASSAGE: Passage = { straight: 1, spread: 0 };
+export const UNCURTAINED: Transmittance = { straight: 1, spread: 0 };
 
 /** Veils one behind the other: what one has spread stays spread. */
-export function passageOf(veils: readonly Veil[]): Passage {
+export function transmittanceOf(optics: readonly CurtainOptics[]): Transmittance {
   let straight = 1;
   let whole = 1;
-  for (const { transmittance, scatter } of veils) {
+  for (const { transmittance, scatter } of optics) {
     straight *= transmittance * (1 - scatter);
     whole *= transmittance;
   }
@@ -28,15 +28,15 @@ export function passageOf(veils: readonly Veil[]): Passage {
 }
 
 /** A curtain and when it is shut, in local minutes. */
-export interface CurtainProgramme {
-  readonly veil: Veil;
+export interface CurtainSchedule {
+  readonly optics: CurtainOptics;
   readonly months: readonly number[];
   readonly fromMinute: number;
   readonly toMinute: number;
 }
 
-/** The passage of a window's light through a year, by hour bin. */
-export interface PassageYear {
+/** The transmittance of a window's light through a year, by hour bin. */
+export interface TransmittanceYear {
   /** Means over the hour. */
   readonly straight: Float64Array;
   readonly spread: Float64Array;
@@ -49,22 +49,22 @@ export interface PassageYear {
 /** Less of the beam than this counts as shade. */
 const DISC_SEEN = 0.5;
 
-/** The veils that are shut in a month (1..12) at a minute of the day, and what they do together. */
-export function passageAt(programmes: readonly CurtainProgramme[], month: number, minute: number): Passage {
-  return passageOf(
-    programmes
+/** The optics that are shut in a month (1..12) at a minute of the day, and what they do together. */
+export function transmittanceAt(schedules: readonly CurtainSchedule[], month: number, minute: number): Transmittance {
+  return transmittanceOf(
+    schedules
       .filter((p) => p.months.includes(month) && minute >= p.fromMinute && minute < p.toMinute)
-      .map((p) => p.veil),
+      .map((p) => p.optics),
   );
 }
 
-/** Works out a window's passage for every hour of every month, to the minute. */
-export function passageYear(programmes: readonly CurtainProgramme[]): PassageYear {
+/** Works out a window's transmittance for every hour of every month, to the minute. */
+export function transmittanceYear(schedules: readonly CurtainSchedule[]): TransmittanceYear {
   const straight = new Float64Array(HOUR_BINS);
   const spread = new Float64Array(HOUR_BINS);
   const straightMost = new Float64Array(HOUR_BINS);
   const sunShare = new Float64Array(HOUR_BINS);
-  const edges = programmes.flatMap((p) => [p.fromMinute, p.toMinute]);
+  const edges = schedules.flatMap((p) => [p.fromMinute, p.toMinute]);
   for (let month0 = 0; month0 < 12; month0++) {
     for (let hour = 0; hour < 24; hour++) {
       const bin = month0 * 24 + hour;
@@ -72,7 +72,7 @@ export function passageYear(programmes: readonly CurtainProgramme[]): PassageYea
       const cuts = [from, ...edges.filter((edge) => edge > from && edge < from + 60).sort((p, q) => p - q), from + 60];
       for (let i = 0; i + 1 < cuts.length; i++) {
         const share = (cuts[i + 1]! - cuts[i]!) / 60;
-        const now = passageAt(programmes, month0 + 1, cuts[i]!);
+        const now = transmittanceAt(schedules, month0 + 1, cuts[i]!);
         straight[bin]! += share * now.straight;
         spread[bin]! += share * now.spread;
         straightMost[bin] = Math.max(straightMost[bin]!, now.straight);
@@ -84,4 +84,4 @@ export function passageYear(programmes: readonly CurtainProgramme[]): PassageYea
 }
 
 /** A window without curtains. */
-export const OPEN_YEAR: PassageYear = passageYear([]);
+export const UNCURTAINED_YEAR: TransmittanceYear = transmittanceYear([]);

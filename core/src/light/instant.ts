@@ -3,7 +3,7 @@ import { coarsened, type Moment } from '../sky';
 import { RADIANS } from '../units';
 import { clearWay, directionInRoom, dot, type Occluder, type Vec } from '../room';
 import { whereThrough, type Coefficients } from './coefficients';
-import { OPEN_PASSAGE, type Passage } from './curtains';
+import { UNCURTAINED, type Transmittance } from './curtains';
 import { beamThrough, litPart, type LitPart, type Pane, type Receiver } from './pane';
 import type { SpotWindow } from './room';
 
@@ -54,13 +54,13 @@ export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, occluders: 
 
 /**
  * Irradiance at a spot through one window, straight and reflected, by origin.
- * @param passage what its curtains do now
+ * @param transmittance what its curtains do now
  */
 export function instantLight(
   spot: SpotWindow,
   receiver: Receiver,
   outdoors: Moment,
-  { straight, spread }: Passage = OPEN_PASSAGE,
+  { straight, spread }: Transmittance = UNCURTAINED,
   occluders: readonly Occluder[] = [],
   sunPatch: SunPatch = 'exact',
 ): { direct: OriginParts; reflected: OriginParts } {
@@ -77,10 +77,10 @@ export function instantLight(
   const sunFlux = passed > 0 ? beam * cosGlass * passed * litShare(pane, toSun) : 0;
   const skyFlux = spread > 0 ? skyOf(flux, outdoors) : 0;
   const partsOf = (light: typeof spot.direct, sun: number): OriginParts => ({
-    sun: straight * sun + spread * light.veil * sunFlux,
-    sky: straight * skyOf(light, outdoors) + spread * light.veil * skyFlux,
-    ground: (straight * light.ground + spread * light.veil * flux.ground) * ground,
-    obstruction: (straight * light.obstruction + spread * light.veil * flux.obstruction) * obstruction,
+    sun: straight * sun + spread * light.optics * sunFlux,
+    sky: straight * skyOf(light, outdoors) + spread * light.optics * skyFlux,
+    ground: (straight * light.ground + spread * light.optics * flux.ground) * ground,
+    obstruction: (straight * light.obstruction + spread * light.optics * flux.obstruction) * obstruction,
   });
   const cosLeaf = Math.max(0, dot(toSun, receiver.normal));
   const sunDirect = passed > 0 ? beam * cosLeaf * sunTransmittance(pane, receiver.point, toSun, occluders) : 0;

@@ -1,6 +1,6 @@
 /** Laws that hold of light whatever the room. */
 import fc from 'fast-check';
-import type { Room, Window } from '../home/facts';
+import type { Room, Window } from '../facts';
 import {
   CLEAR_WEATHER,
   HORIZONTAL_WEIGHTS,
@@ -21,11 +21,11 @@ import {
   litRoom,
   paneOf,
   paneYear,
-  passageYear,
+  transmittanceYear,
   photoperiodOf,
   spotWindows,
   windowYear,
-  type CurtainProgramme,
+  type CurtainSchedule,
   type DaylightYear,
 } from './index';
 
@@ -66,10 +66,7 @@ const window = (given: Partial<Window> = {}): Window => ({
   glazingId: 'double',
   frameShare: 0.1,
   dirtShare: 0.05,
-  curtainId: 'none',
-  curtainMonths: [],
-  curtainFromMinute: 0,
-  curtainToMinute: 1440,
+  curtains: [],
   outsideKind: 'open',
   outsideDeg: 0,
   outsideReflectance: 0.2,
@@ -77,10 +74,6 @@ const window = (given: Partial<Window> = {}): Window => ({
   revealM: 0,
   overhangM: 0,
   overhangAboveM: 0,
-  secondCurtainId: 'none',
-  secondCurtainMonths: [],
-  secondCurtainFromMinute: 0,
-  secondCurtainToMinute: 0,
   ...given,
 });
 
@@ -95,7 +88,7 @@ interface Scene {
   readonly room?: Room;
   readonly windows?: readonly Window[];
   readonly leaf?: Vec;
-  readonly curtain?: CurtainProgramme;
+  readonly curtain?: CurtainSchedule;
   readonly clearness?: number;
   readonly year?: typeof sky;
 }
@@ -111,12 +104,12 @@ function light({
   const panes = windows.map((w) => paneOf(r, w, { panes: 2, normalTransmittance: clearness }));
   const spots = spotWindows(litRoom(r, panes, []), { point: leaf, normal: UP });
   const years = spots.map((spot) => windowYear(spot, leaf, [], year, paneYear(spot, year)));
-  return daylightYear(years, year, new Map(curtain ? windows.map((w) => [w.id, passageYear([curtain])]) : []));
+  return daylightYear(years, year, new Map(curtain ? windows.map((w) => [w.id, transmittanceYear([curtain])]) : []));
 }
 
 const total = (year: DaylightYear) => year.byDayType.reduce((sum, value) => sum + value, 0);
-const shut = (transmittance: number, scatter: number): CurtainProgramme => ({
-  veil: { transmittance, scatter },
+const shut = (transmittance: number, scatter: number): CurtainSchedule => ({
+  optics: { transmittance, scatter },
   months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
   fromMinute: 0,
   toMinute: 1440,

@@ -1,5 +1,5 @@
 /** What the sun does at one window: its steps, the runs they are bound to, and the beam summed by quarter hours. */
-import type { Window } from '../home/facts';
+import type { Window } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
 import { directionInRoom, dot } from '../room';
 import { HOUR_BINS, climateWeather, skyYear } from '../sky';

@@ -2,8 +2,7 @@
 import { azimuthOf, openingOf } from '../room/geometry';
 import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
-import type { OutsideKind, Room, Window } from '../home/facts';
-import type { Obstruction } from '../home/light-facts';
+import type { Obstruction, OutsideKind, Room, Window } from '../facts';
 import { RADIANS, wrapDegrees } from '../units/angle';
 import { glassCurve, type Glass, type GlassCurve } from './glass';
 

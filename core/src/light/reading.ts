@@ -11,7 +11,7 @@ export interface Compared {
   readonly nearness: number;
 }
 
-export interface LightCorrection {
+export interface LightCalibration {
   /** What the computed light is multiplied by. */
   readonly factor: number;
   /** Relative doubt of the factor, one standard deviation. */
@@ -34,7 +34,7 @@ export const FACTOR_LIMITS = { from: 0.3, to: 3.3 } as const;
  * Least squares on the logarithms of the ratios, weighted by nearness over doubt squared, with the model itself as one
  * more reading of ratio 1. Outliers are named and still count. No readings give null.
  */
-export function correctionOf(compared: readonly Compared[]): LightCorrection | null {
+export function calibrationOf(compared: readonly Compared[]): LightCalibration | null {
   const used = compared.filter(({ nearness, ratio }) => nearness > 0.01 && ratio > 0 && Number.isFinite(ratio));
   if (used.length === 0) return null;
   let weights = 1 / MODEL_DOUBT ** 2;

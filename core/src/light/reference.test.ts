@@ -1,7 +1,7 @@
 /** The daylight engine against rooms and years computed by other means. */
 import rooms from '../../reference/rooms.json';
 import years from '../../reference/years.json';
-import type { Room, Window } from '../home/facts';
+import type { Room, Window } from '../facts';
 import { CLEAR_WEATHER, ISOTROPIC_SKY, OVERCAST_SKY, clearSky, skyYear, type Weather } from '../sky';
 import { PPFD_PER_WATT } from '../units';
 import { UP, vec, type Vec } from '../room';
@@ -11,7 +11,7 @@ import {
   litRoom,
   paneOf,
   paneYear,
-  passageOf,
+  transmittanceOf,
   spotWindows,
   windowYear,
   type SpotWindow,
@@ -71,17 +71,10 @@ function placeOf(r: ReferenceRoom, outside: Outside) {
     glazingId: 'reference',
     frameShare: 0,
     dirtShare: 0,
-    curtainId: 'none',
-    curtainMonths: [],
-    curtainFromMinute: 0,
-    curtainToMinute: 0,
+    curtains: [],
     revealM: 0,
     overhangM: 0,
     overhangAboveM: 0,
-    secondCurtainId: 'none',
-    secondCurtainMonths: [],
-    secondCurtainFromMinute: 0,
-    secondCurtainToMinute: 0,
     outsideKind: outside.obst ? (outside.obst_kind as 'ring' | 'row') : 'open',
     outsideDeg: outside.obst ?? 0,
     outsideReflectance: outside.obst_k ?? 0,
@@ -145,13 +138,13 @@ describe('a spot in a box room at one instant', () => {
             ? clearSky(sunAzimuthDeg, sunElevationDeg)
             : ISOTROPIC_SKY,
     };
-    const passage = passageOf(outside.curtain ? [{ transmittance: outside.curtain, scatter: 1 }] : []);
-    const { direct, reflected } = instantLight(spot, receiver, instant, passage);
+    const transmittance = transmittanceOf(outside.curtain ? [{ transmittance: outside.curtain, scatter: 1 }] : []);
+    const { direct, reflected } = instantLight(spot, receiver, instant, transmittance);
     expectWithin(direct.sun, wanted.direct.sun, 0.01);
     expectWithin(direct.sky, wanted.direct.sky, 0.02);
     expectWithin(direct.ground, wanted.direct.ground, 0.02);
     expectWithin(direct.obstruction, wanted.direct.obstruction, 0.03);
-    const even = instantLight(spot, receiver, { ...instant, skyShape: ISOTROPIC_SKY }, passage);
+    const even = instantLight(spot, receiver, { ...instant, skyShape: ISOTROPIC_SKY }, transmittance);
     const iso = wanted.other_skies_same_DHI?.iso?.direct_sky;
     if (iso !== undefined) expectWithin(even.direct.sky, iso, 0.02);
     expectWithin(sumOf(reflected), wanted.reflected_total, 0.05);

@@ -4,7 +4,7 @@ import { directionInRoom } from '../room/geometry';
 import type { Occluder } from '../room/occluder';
 import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
-import type { Room } from '../home/facts';
+import type { Room } from '../facts';
 import { directLight, fluxThrough, type Coefficients, type DirectLight } from './coefficients';
 import { enclosureOf, type Enclosure, type Importance } from './enclosure';
 import type { Pane, Receiver } from './pane';

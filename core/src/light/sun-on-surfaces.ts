@@ -2,7 +2,7 @@
 import { nodeDirection } from '../sky/nodes';
 import { directionInRoom } from '../room/geometry';
 import type { Vec } from '../room/vector';
-import type { Room } from '../home/facts';
+import type { Room } from '../facts';
 import type { Enclosure } from './enclosure';
 import { litPart, type LitPart, type Pane } from './pane';
 import { hitFace } from './surfaces';

@@ -1,5 +1,5 @@
 /** The sun's patch: the outline of the beam of a window on a room's faces or on a level plane. */
-import type { Room } from '../home/facts';
+import type { Room } from '../facts';
 import { firstBetween, type Occluder } from '../room/occluder';
 import { clipToPlane, configurationFactor, type Rectangle } from '../room/rectangle';
 import { dot, minus, plus, times, vec, type Vec } from '../room/vector';

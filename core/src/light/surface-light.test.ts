@@ -95,7 +95,7 @@ describe('what surfaces pass on to a spot', () => {
     const passed = gather(light, new Float64Array(pieces), enclosure);
     expect(passed.net).toBe(COARSE_NET);
     expect(passed.sky.every((value) => value === 0)).toBe(true);
-    expect(passed).toMatchObject({ ground: 0, obstruction: 0, veil: 0 });
+    expect(passed).toMatchObject({ ground: 0, obstruction: 0, optics: 0 });
   });
 
   it('doubles when every piece counts for twice as much', () => {
@@ -109,6 +109,6 @@ describe('what surfaces pass on to a spot', () => {
       ),
     ];
     for (const node of light.nodes) expect(twice.sky[node]!).toBeCloseTo(2 * once.sky[node]!, 9);
-    expect(twice.veil).toBeCloseTo(2 * once.veil, 9);
+    expect(twice.optics).toBeCloseTo(2 * once.optics, 9);
   });
 });

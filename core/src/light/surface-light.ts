@@ -17,7 +17,7 @@ export interface SurfaceLight {
   readonly patchSky: Float32Array;
   readonly ground: Float64Array;
   readonly obstruction: Float64Array;
-  readonly veil: Float64Array;
+  readonly optics: Float64Array;
 }
 
 /** Looks at a window from every piece that reflects. */
@@ -27,16 +27,16 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
   const all = new Float64Array(count * COARSE_NET.count);
   const ground = new Float64Array(count);
   const obstruction = new Float64Array(count);
-  const veil = new Float64Array(count);
+  const optics = new Float64Array(count);
   for (let piece = 0; piece < count; piece++) {
     const { rectangle, reflectance } = patches[piece]!;
     if (reflectance === 0 || liesOn(pane.opening, rectangle)) continue;
     const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
-    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, veil: 0 };
+    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, optics: 0 };
     addMeanLight(light, pane, rectangle, resolution);
     ground[piece] = light.ground;
     obstruction[piece] = light.obstruction;
-    veil[piece] = light.veil;
+    optics[piece] = light.optics;
   }
   const nodes = nodesSeen(all, count);
   const width = nodes.length;
@@ -44,7 +44,7 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
   for (let piece = 0; piece < count; piece++) {
     for (let i = 0; i < width; i++) sky[i * count + piece] = all[piece * COARSE_NET.count + nodes[i]!]!;
   }
-  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, veil };
+  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, optics };
 }
 
 function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, coarseCount }: Enclosure): Float32Array {
@@ -78,7 +78,7 @@ export function gather(
   importance: Float64Array,
   { patchOf, shareOfPatch, coarseCount }: Enclosure,
 ): DirectLight {
-  const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), veil: 0 };
+  const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), optics: 0 };
   const pieces = importance.length;
   const whole = new Float64Array(coarseCount);
   for (let piece = 0; piece < pieces; piece++) {
@@ -87,7 +87,7 @@ export function gather(
     whole[patchOf[piece]!]! += weight;
     sum.ground += weight * light.ground[piece]!;
     sum.obstruction += weight * light.obstruction[piece]!;
-    sum.veil += weight * light.veil[piece]!;
+    sum.optics += weight * light.optics[piece]!;
   }
   let apart = 0;
   for (let piece = 0; piece < pieces; piece++) {

@@ -1,5 +1,5 @@
 /** A room's six faces cut into patches, narrower toward corners and along window edges, and each patch into quarters. */
-import type { Room } from '../home/facts';
+import type { Room } from '../facts';
 import { pointOn, type Rectangle } from '../room/rectangle';
 import { dot, minus, vec, type Vec } from '../room/vector';
 

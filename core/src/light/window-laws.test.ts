@@ -1,7 +1,6 @@
 /** Laws of windows, tried on rooms drawn at random: openness, order, turning, what stands outside and over them. */
 import fc from 'fast-check';
-import type { Room, Window } from '../home/facts';
-import type { Obstruction } from '../home/light-facts';
+import type { Obstruction, Room, Window } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
 import { UP, solidBox, vec, type Occluder, type Vec } from '../room';
 import { OVERCAST_SKY, climateWeather, clearSky, skyYear, type SkyYear } from '../sky';
@@ -12,12 +11,12 @@ import {
   paneOf,
   panesOf,
   paneYear,
-  passageAt,
-  passageOf,
-  passageYear,
+  transmittanceAt,
+  transmittanceOf,
+  transmittanceYear,
   spotWindows,
   windowYear,
-  type CurtainProgramme,
+  type CurtainSchedule,
   type DaylightYear,
 } from './index';
 
@@ -34,7 +33,7 @@ interface Scene {
   readonly room?: Partial<Room>;
   readonly windows?: readonly Partial<Window>[];
   readonly leaf?: Vec;
-  readonly curtains?: readonly CurtainProgramme[];
+  readonly curtains?: readonly CurtainSchedule[];
   readonly clearness?: number;
   readonly scatter?: number;
   readonly outside?: readonly Obstruction[];
@@ -63,7 +62,7 @@ function light({
   );
   const spots = spotWindows(litRoom(whole, panes, solids), { point: leaf, normal: UP }, neighbours);
   const years = spots.map((spot) => windowYear(spot, leaf, [...solids, ...neighbours], sky, paneYear(spot, sky)));
-  return daylightYear(years, sky, new Map(placed.map((window) => [window.id, passageYear(curtains)])));
+  return daylightYear(years, sky, new Map(placed.map((window) => [window.id, transmittanceYear(curtains)])));
 }
 
 const total = (given: DaylightYear) => given.byDayType.reduce((sum, value) => sum + value, 0);
@@ -297,8 +296,8 @@ describe('what stands inside', () => {
 });
 
 describe('curtains one behind the other', () => {
-  const programme = (transmittance: number, scatter: number, fromMinute = 0, toMinute = 1440): CurtainProgramme => ({
-    veil: { transmittance, scatter },
+  const programme = (transmittance: number, scatter: number, fromMinute = 0, toMinute = 1440): CurtainSchedule => ({
+    optics: { transmittance, scatter },
     months: ALL_YEAR,
     fromMinute,
     toMinute,
@@ -308,7 +307,7 @@ describe('curtains one behind the other', () => {
   it('pass no more than either, and what is lost plus what passes is all', () => {
     fc.assert(
       fc.property(share, share, share, share, (a, s, b, t) => {
-        const { straight, spread } = passageOf([
+        const { straight, spread } = transmittanceOf([
           { transmittance: a, scatter: s },
           { transmittance: b, scatter: t },
         ]);
@@ -320,13 +319,13 @@ describe('curtains one behind the other', () => {
   });
 
   it('take nothing while both are open, and act to the minute', () => {
-    const both = passageYear([programme(0.5, 0.9, 600, 630), programme(0.2, 1, 615, 660)]);
+    const both = transmittanceYear([programme(0.5, 0.9, 600, 630), programme(0.2, 1, 615, 660)]);
     expect(both.straight[9]).toBe(1);
     expect(both.straight[10]! + both.spread[10]!).toBeCloseTo(0.25 * 0.5 + 0.25 * 0.1 + 0.5 * 0.2, 9);
     expect(both.straightMost[10]).toBeCloseTo(0.05, 9);
     expect(both.sunShare[10]).toBe(0);
-    expect(passageAt([programme(0.5, 0, 600, 630)], 3, 629).straight).toBe(0.5);
-    expect(passageAt([programme(0.5, 0, 600, 630)], 3, 630).straight).toBe(1);
+    expect(transmittanceAt([programme(0.5, 0, 600, 630)], 3, 629).straight).toBe(0.5);
+    expect(transmittanceAt([programme(0.5, 0, 600, 630)], 3, 630).straight).toBe(1);
   });
 
   it('one of transmittance zero among them leaves no daylight', () => {
@@ -341,9 +340,9 @@ describe('curtains one behind the other', () => {
       spot!,
       leaf,
       { month: 6, dni: 0, dhi: 100, sunAzimuthDeg: 0, sunElevationDeg: -5, skyShape: OVERCAST_SKY },
-      passageOf([{ transmittance: 0.6, scatter: 1 }]),
+      transmittanceOf([{ transmittance: 0.6, scatter: 1 }]),
     );
     const flux = spot!.flux.sky.reduce((sum, value, node) => sum + value * OVERCAST_SKY[node]! * 100, 0);
-    expect(direct.sky).toBeCloseTo(0.6 * spot!.direct.veil * flux, 9);
+    expect(direct.sky).toBeCloseTo(0.6 * spot!.direct.optics * flux, 9);
   });
 });

@@ -17,8 +17,8 @@ export interface WindowYear {
   readonly months: readonly number[];
   /** Reflectance of the ground outside by month, January first. */
   readonly groundByMonth: readonly number[];
-  readonly direct: BinnedCoefficients & { readonly veil: number };
-  readonly reflected: BinnedCoefficients & { readonly veil: number };
+  readonly direct: BinnedCoefficients & { readonly optics: number };
+  readonly reflected: BinnedCoefficients & { readonly optics: number };
   readonly flux: BinnedCoefficients;
   /** The sun's beam straight on the leaf, by bin. */
   readonly sun: SunTally;
@@ -39,7 +39,7 @@ export function windowYear(
   outside: PaneYear,
   even: Float64Array = OVERCAST_SKY,
 ): WindowYear {
-  const withVeil = (light: DirectLight) => ({ ...binned(light, sky, even, spot.pane.months), veil: light.veil });
+  const withVeil = (light: DirectLight) => ({ ...binned(light, sky, even, spot.pane.months), optics: light.optics });
   return {
     windowId: spot.pane.windowId,
     months: spot.pane.months,

@@ -1,6 +1,6 @@
 /** The daylight of a spot through the year: its windows added up under their curtains. */
 import { HOUR_BINS, type SkyYear } from '../sky/year';
-import { OPEN_YEAR, type PassageYear } from './curtains';
+import { UNCURTAINED_YEAR, type TransmittanceYear } from './curtains';
 import type { WindowYear } from './window-year';
 
 export const DAYLIGHT_SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected'] as const;
@@ -24,12 +24,12 @@ export interface DaylightYear {
 
 /**
  * Adds up a spot's windows under their curtains.
- * @param passages by window id; a window without one stands open
+ * @param transmittances by window id; a window without one stands open
  */
 export function daylightYear(
   windows: readonly WindowYear[],
   sky: SkyYear,
-  passages: ReadonlyMap<string, PassageYear>,
+  transmittances: ReadonlyMap<string, TransmittanceYear>,
 ): DaylightYear {
   const types = sky.dayTypes;
   const byHour = {
@@ -46,17 +46,17 @@ export function daylightYear(
   let daylightFactor = 0;
   for (const w of windows) {
     daylightFactor += overcastFactor(w);
-    const passage = passages.get(w.windowId) ?? OPEN_YEAR;
+    const transmittance = transmittances.get(w.windowId) ?? UNCURTAINED_YEAR;
     const { direct, reflected: back, flux } = w;
     for (const month of w.months) {
       const month0 = month - 1;
       const groundShare = w.groundByMonth[month0]!;
       for (let bin = month0 * 24; bin < month * 24; bin++) {
         if (sky.lit[bin] === 0) continue;
-        const straight = passage.straight[bin]!;
-        const spread = passage.spread[bin]!;
-        const spreadDirect = spread * direct.veil;
-        const spreadBack = spread * back.veil;
+        const straight = transmittance.straight[bin]!;
+        const spread = transmittance.spread[bin]!;
+        const spreadDirect = spread * direct.optics;
+        const spreadBack = spread * back.optics;
         const clearHere = straight * direct.clear[bin]! + spreadDirect * flux.clear[bin]!;
         const clearBack = straight * back.clear[bin]! + spreadBack * flux.clear[bin]!;
         const evenHere = straight * direct.overcast + spreadDirect * flux.overcast;
@@ -93,9 +93,9 @@ export function daylightYear(
           byDayType[month0 * types + type]! += sun + diffuse;
           if (diffuse + veiledSun > brightest) brightest = diffuse + veiledSun;
         }
-        hourPeaks[bin]! += brightest + w.sun.strongest[bin]! * passage.straightMost[bin]!;
-        sunHoursPossible[month0]! += w.sun.possible[bin]! * passage.sunShare[bin]!;
-        sunHoursLikely[month0]! += w.sun.likely[bin]! * passage.sunShare[bin]!;
+        hourPeaks[bin]! += brightest + w.sun.strongest[bin]! * transmittance.straightMost[bin]!;
+        sunHoursPossible[month0]! += w.sun.possible[bin]! * transmittance.sunShare[bin]!;
+        sunHoursLikely[month0]! += w.sun.likely[bin]! * transmittance.sunShare[bin]!;
       }
     }
   }

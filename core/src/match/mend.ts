@@ -1,5 +1,5 @@
 /** What would mend a trouble: the change that helps most, or the reason why none does. */
-import type { HomeFacts, Plant } from '../home/facts';
+import { roomIdOfSpot, type HomeFacts, type Plant } from '../facts';
 import type { Condition, Trouble } from '../fit';
 import type { SpotChoice } from './rank';
 
@@ -28,7 +28,7 @@ const WORTH_MOVING = 0.08;
 const LONGEST_LAMP_DAY = 16 * 60;
 const HALF_HOUR = 30;
 
-export interface MendQuestion {
+export interface MendInputs {
   readonly facts: HomeFacts;
   readonly plant: Plant;
   readonly trouble: Trouble;
@@ -39,7 +39,7 @@ export interface MendQuestion {
 }
 
 /** The one change to try first for a trouble. */
-export function mendOf(question: MendQuestion): Mend {
+export function mendOf(question: MendInputs): Mend {
   const { facts, plant, trouble, condition, whole, bestFree } = question;
   if (plant.spotId === null) return bestFree ? moveTo(bestFree, 0) : { kind: 'place', why: 'stands-nowhere' };
   const byLamp =
@@ -50,7 +50,7 @@ export function mendOf(question: MendQuestion): Mend {
     const curtain = sheerCurtain(facts, plant.spotId, trouble);
     if (curtain) return curtain;
   }
-  const roomId = roomOf(facts, plant.spotId);
+  const roomId = roomIdOfSpot(facts, plant.spotId);
   if (roomId !== null) {
     if (trouble.factor === 'warmth')
       return { kind: 'air', roomId, what: trouble.direction === 'too-little' ? 'warmer' : 'cooler' };
@@ -113,15 +113,9 @@ function resized(
 }
 
 function sheerCurtain(facts: HomeFacts, spotId: string, trouble: Trouble): Mend | null {
-  const roomId = roomOf(facts, spotId);
+  const roomId = roomIdOfSpot(facts, spotId);
   const window = facts.windows
-    .filter((candidate) => candidate.roomId === roomId && candidate.curtainId === 'none')
+    .filter((candidate) => candidate.roomId === roomId && candidate.curtains.length === 0)
     .sort((p, q) => q.widthM * q.heightM - p.widthM * p.heightM)[0];
   return window ? { kind: 'curtain', windowId: window.id, curtainId: 'sheer', months: trouble.months } : null;
-}
-
-function roomOf(facts: HomeFacts, spotId: string): string | null {
-  const tierId = facts.spots.find((spot) => spot.id === spotId)?.tierId;
-  const standId = facts.tiers.find((tier) => tier.id === tierId)?.standId;
-  return facts.stands.find((stand) => stand.id === standId)?.roomId ?? null;
 }

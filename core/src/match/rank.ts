@@ -1,5 +1,5 @@
 /** All spots of a home ranked for one plant, with the reason for each. */
-import type { Plant, Spot } from '../home/facts';
+import type { Plant, Spot } from '../facts';
 import {
   fitMonth,
   fitYear,
@@ -57,7 +57,7 @@ function refusalOf(plant: Plant, spot: Spot): SpotChoice['refusal'] {
   return null;
 }
 
-export interface RankQuestion {
+export interface RankInputs {
   readonly plant: Plant;
   readonly targets: readonly Target[];
   readonly spots: readonly Spot[];
@@ -66,7 +66,7 @@ export interface RankQuestion {
   readonly plants: readonly Plant[];
 }
 
-function choicesOf({ plant, targets, spots, conditions, plants }: RankQuestion): SpotChoice[] {
+function choicesOf({ plant, targets, spots, conditions, plants }: RankInputs): SpotChoice[] {
   return spots
     .flatMap((spot) => {
       const year = conditions.get(spot.id);
@@ -80,7 +80,7 @@ function choicesOf({ plant, targets, spots, conditions, plants }: RankQuestion):
 }
 
 /** Ranks spots for a plant: those where it can stand first, best fit first, free ones before taken ones on a par. */
-export function rankSpots(question: RankQuestion): RankedSpot[] {
+export function rankSpots(question: RankInputs): RankedSpot[] {
   return choicesOf(question).map((choice) => {
     const months = monthsOf(question.targets, question.conditions.get(choice.spotId)!);
     return { ...choice, months, troubles: fitYear(months).troubles };
@@ -88,7 +88,7 @@ export function rankSpots(question: RankQuestion): RankedSpot[] {
 }
 
 /** The best free spot where a plant can stand, other than its own; null when there is none. */
-export function bestFreeSpot(question: RankQuestion): SpotChoice | null {
+export function bestFreeSpot(question: RankInputs): SpotChoice | null {
   const taken = new Set(question.plants.map((plant) => plant.spotId));
   taken.add(question.plant.spotId);
   const free = question.spots.filter((spot) => !taken.has(spot.id) && refusalOf(question.plant, spot) === null);

@@ -1,7 +1,9 @@
 /** A hybrid's needs from its parents': each figure their weighted mean, its season from the parent that rules. */
 import { ALL_MONTHS } from '../units';
-import { FIGURE_KEYS, figureOf, withFigure } from './figures';
 import {
+  FIGURE_KEYS,
+  figureOf,
+  withFigure,
   EATERS,
   HARMS,
   type Certainty,
@@ -10,7 +12,7 @@ import {
   type Hazard,
   type RestNeed,
   type Taxon,
-} from './taxon';
+} from '../taxon';
 
 export interface Part {
   readonly taxon: Taxon;

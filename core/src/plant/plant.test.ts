@@ -1,22 +1,9 @@
 /** The rules by which a plant's targets follow from its taxon, stated as facts. */
 import fc from 'fast-check';
-import { GROWTH_STATES, TRAITS, type GrowthState, type Stage } from '../home/facts';
+import { GROWTH_STATES, TRAITS, type GrowthState, type Stage } from '../facts';
 import { shade } from '../home/small-home.fixture';
-import {
-  FIGURE_KEYS,
-  SCHOOLS,
-  TRAIT_RULES,
-  figureOf,
-  mixOf,
-  seasonOf,
-  withFigure,
-  withTraits,
-  wrongOrder,
-  yearTargets,
-  type School,
-  type Taxon,
-  type Ways,
-} from './index';
+import { TRAIT_RULES, mixOf, seasonOf, withTraits, yearTargets, type Ways } from './index';
+import { FIGURE_KEYS, SCHOOLS, figureOf, withFigure, wrongOrder, type School, type Taxon } from '../taxon';
 
 const STAGES: readonly Stage[] = [
   'seed',

@@ -1,6 +1,6 @@
 /** A plant's season: which months it grows, tapers, rests and wakes, and what it wants of light, warmth, water and feed in each. */
-import type { GrowthState, Plant, Stage } from '../home/facts';
-import { FEEDS, WATERS, seasonalMonth, type Feed, type RestNeed, type School, type Taxon, type Water } from './taxon';
+import type { GrowthState, Plant, Stage } from '../facts';
+import { FEEDS, WATERS, seasonalMonth, type Feed, type RestNeed, type School, type Taxon, type Water } from '../taxon';
 
 export type SeasonPhase = 'growing' | 'tapering' | 'resting' | 'waking';
 

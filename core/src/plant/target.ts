@@ -1,5 +1,5 @@
 /** What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the grower's ways. */
-import type { LightAim, Plant, Stage } from '../home/facts';
+import type { LightAim, Plant, Stage } from '../facts';
 import { seasonOf, type SeasonMonth, type SeasonPhase } from './season';
 import {
   seasonalMonth,
@@ -11,7 +11,7 @@ import {
   type Taxon,
   type Water,
   type WarmthNeed,
-} from './taxon';
+} from '../taxon';
 
 export interface Target {
   readonly month: number;

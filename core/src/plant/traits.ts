@@ -1,7 +1,6 @@
 /** How what is seen of a plant shifts its needs against its taxon's: one stated rule for each trait. */
-import type { Trait } from '../home/facts';
-import { RISING, figureOf, withFigure, type Figure } from './figures';
-import type { Taxon } from './taxon';
+import type { Trait } from '../facts';
+import { RISING, figureOf, withFigure, type Figure, type Taxon } from '../taxon';
 
 interface TraitRule {
   readonly word: string;

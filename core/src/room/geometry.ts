@@ -1,6 +1,6 @@
 /** The solid shape of a room: where its windows, boards and spots are in the room's frame. */
 import { RADIANS, wrapDegrees } from '../units/angle';
-import type { HomeFacts, Room, Side, Spot, Window } from '../home/facts';
+import type { HomeFacts, Room, Side, Spot, Window } from '../facts';
 import type { Rectangle } from './rectangle';
 import { plus, times, vec, type Vec } from './vector';
 

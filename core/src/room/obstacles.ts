@@ -1,5 +1,5 @@
 /** What stands in the light inside a room: its boards and blocks, and at each spot the crowns of its neighbours. */
-import type { Foliage, HomeFacts, Plant } from '../home/facts';
+import type { Foliage, HomeFacts, Plant } from '../facts';
 import { solidBox, type Occluder } from './occluder';
 import { LEAF_HEIGHT_M } from './geometry';
 

@@ -1,25 +1,13 @@
 /** Weather from a file keeps what the file says; drawn years repeat themselves. */
-import fc from 'fast-check';
 import { sunPosition } from '../sun';
-import {
-  DAY_TYPES,
-  FILE_HOURS,
-  fileWeather,
-  momentAt,
-  monthPercentiles,
-  monthlyGlobal,
-  packHours,
-  seededYears,
-  skyYear,
-  unpackHours,
-  type FileHour,
-} from './index';
+import { DAY_TYPES, fileWeather, momentAt, monthPercentiles, monthlyGlobal, seededYears, skyYear } from './index';
+import { YEAR_HOURS, type WeatherHour } from '../facts';
 
 const place = { latitude: 56.4, longitude: -2.7, elevationM: 8 };
 const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /** Days of which every third is clear. */
-const hours: FileHour[] = Array.from({ length: FILE_HOURS }, (_, i) => {
+const hours: WeatherHour[] = Array.from({ length: YEAR_HOURS }, (_, i) => {
   const sin = Math.max(
     0,
     Math.sin((sunPosition(Date.UTC(2025, 0, 1) + (i + 0.5) * 3_600_000, place).elevationDeg * Math.PI) / 180),
@@ -29,22 +17,11 @@ const hours: FileHour[] = Array.from({ length: FILE_HOURS }, (_, i) => {
   const dni = clear ? 780 * (1 - Math.exp(-6 * sin)) : 0;
   return { global: Math.round(dhi + dni * sin), dni: Math.round(dni), dhi: Math.round(dhi) };
 });
-const file = { hours: packHours(hours), utcOffsetH: 0 };
-const year = skyYear({ place, timeZone: 'Europe/London', year: 2026, weather: fileWeather(file, place) });
+const year = skyYear({ place, timeZone: 'Europe/London', year: 2026, weather: fileWeather(hours, 0, place) });
 
 describe('hours of a file', () => {
-  it('are packed and unpacked without loss', () => {
-    expect(unpackHours(file.hours)).toEqual(hours);
-    fc.assert(
-      fc.property(
-        fc.array(fc.record({ global: fc.nat(2000), dni: fc.nat(2000), dhi: fc.nat(2000) }), { maxLength: 30 }),
-        (list) => expect(unpackHours(packHours(list))).toEqual(list),
-      ),
-    );
-  });
-
   it('brought down to quarter hours keep each month’s light within 1 %', () => {
-    const wanted = monthlyGlobal(file);
+    const wanted = monthlyGlobal(hours);
     for (let month0 = 0; month0 < 12; month0++) {
       let found = 0;
       for (let hour = 0; hour < 24; hour++)
@@ -84,7 +61,7 @@ describe('hours of a file', () => {
 
 describe('an instant', () => {
   const ask = (sky: 'typical' | 'clear' | 'overcast', atMs = Date.UTC(2026, 5, 21, 12)) =>
-    momentAt({ atMs, place, timeZone: 'Europe/London', sky, turbidity: 3, weather: fileWeather(file, place) });
+    momentAt({ atMs, place, timeZone: 'Europe/London', sky, turbidity: 3, weather: fileWeather(hours, 0, place) });
 
   it('under a clear sky has most beam, under an overcast one none', () => {
     expect(ask('clear').dni).toBeGreaterThan(ask('typical').dni);

@@ -1,41 +1,12 @@
 /** Weather from a file of measured or typical hours, brought down to the steps of a year. */
-import type { WeatherFile } from '../home/light-facts';
+import { YEAR_HOURS, type WeatherHour } from '../facts';
 import { DAY_MS, HOUR_MS, RADIANS, SOLAR_CONSTANT } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunPosition, type Place } from '../sun';
 import { DAY_TYPES } from './clearness';
 import { clearSkyIrradiance } from './irradiance';
 import { clearShareOf, type Weather } from './year';
 
-/** Hours of a year of 365 days; a file of a leap year leaves out 29 February. */
-export const FILE_HOURS = 8760;
-
-/** Hexadecimal digits of one hour. */
-const DIGITS = 12;
 const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
-
-/** One hour of irradiance, W m-2: means over the hour that ends with it. */
-export interface FileHour {
-  readonly global: number;
-  readonly dni: number;
-  readonly dhi: number;
-}
-
-/** Hours as the digits that are stored; whole W m-2 from 0 to 2000. */
-export function packHours(hours: readonly FileHour[]): string {
-  const digits = (value: number) =>
-    Math.max(0, Math.min(2000, Math.round(value)))
-      .toString(16)
-      .padStart(4, '0');
-  return hours.map(({ global, dni, dhi }) => digits(global) + digits(dni) + digits(dhi)).join('');
-}
-
-/** The hours of stored digits. */
-export function unpackHours(packed: string): FileHour[] {
-  return Array.from({ length: packed.length / DIGITS }, (_, i) => {
-    const at = (field: number) => parseInt(packed.slice(i * DIGITS + field * 4, i * DIGITS + field * 4 + 4), 16);
-    return { global: at(0), dni: at(1), dhi: at(2) };
-  });
-}
 
 /** Clear air, against which a file's hours are held so that they can be read at any minute. */
 const LINKE_TURBIDITY = 3;
@@ -53,18 +24,18 @@ interface Ratios {
  * minutes; each month keeps the file's mean of beam and of diffuse light.
  */
 export function fileWeather(
-  file: Pick<WeatherFile, 'hours' | 'utcOffsetH'>,
+  hours: readonly WeatherHour[],
+  utcOffsetH: number,
   place: Place & { readonly elevationM: number },
 ): Weather {
-  const hours = unpackHours(file.hours);
-  const clear = clearHours(file.utcOffsetH, place);
+  const clear = clearHours(utcOffsetH, place);
   const ratios = ratiosOf(hours, clear);
   return {
     dayTypes: DAY_TYPES,
     write(step, { instantMs, month0, dayOfYear: ordinal, elevationDeg, sinElevation }) {
       const outside = extraterrestrialIrradiance(ordinal, SOLAR_CONSTANT);
       const now = clearSkyIrradiance(elevationDeg, place.elevationM, LINKE_TURBIDITY, outside);
-      const hour = Math.floor((((instantMs / HOUR_MS + file.utcOffsetH) % 24) + 24) % 24);
+      const hour = Math.floor((((instantMs / HOUR_MS + utcOffsetH) % 24) + 24) % 24);
       for (let type = 0; type < DAY_TYPES; type++) {
         const at = (month0 * DAY_TYPES + type) * 24 + hour;
         const dni = now.dni * ratios.beam[at]!;
@@ -78,9 +49,9 @@ export function fileWeather(
 }
 
 /** The clear sky's mean over each hour of the file's clock, in a year without a leap day. */
-function clearHours(utcOffsetH: number, place: Place & { readonly elevationM: number }): FileHour[] {
+function clearHours(utcOffsetH: number, place: Place & { readonly elevationM: number }): WeatherHour[] {
   const startMs = Date.UTC(2025, 0, 1) - utcOffsetH * HOUR_MS;
-  return Array.from({ length: FILE_HOURS }, (_, i) => {
+  return Array.from({ length: YEAR_HOURS }, (_, i) => {
     let dni = 0;
     let dhi = 0;
     let global = 0;
@@ -104,7 +75,7 @@ function clearHours(utcOffsetH: number, place: Place & { readonly elevationM: nu
   });
 }
 
-function ratiosOf(hours: readonly FileHour[], clear: readonly FileHour[]): Ratios {
+function ratiosOf(hours: readonly WeatherHour[], clear: readonly WeatherHour[]): Ratios {
   const beam = new Float64Array(12 * DAY_TYPES * 24);
   const diffuse = new Float64Array(12 * DAY_TYPES * 24);
   let firstDay = 0;
@@ -119,7 +90,7 @@ function ratiosOf(hours: readonly FileHour[], clear: readonly FileHour[]): Ratio
       for (const field of ['dni', 'dhi'] as const) {
         const into = field === 'dni' ? beam : diffuse;
         for (let hour = 0; hour < 24; hour++) {
-          const mean = (list: readonly FileHour[]) =>
+          const mean = (list: readonly WeatherHour[]) =>
             group.reduce((all, { day, share }) => all + share * list[day * 24 + hour]![field], 0);
           const bare = mean(clear);
           into[base + hour] = bare > LEAST_CLEAR ? Math.min(MOST_RATIO, mean(hours) / bare) : 0;
@@ -155,13 +126,13 @@ const MOST_RATIO = 4;
 interface MonthOfType {
   readonly days: readonly number[];
   readonly group: readonly TypeDay[];
-  readonly hours: readonly FileHour[];
-  readonly clear: readonly FileHour[];
+  readonly hours: readonly WeatherHour[];
+  readonly clear: readonly WeatherHour[];
   readonly field: 'dni' | 'dhi';
 }
 
 /** Light on level ground: the diffuse part, or what the beam adds to it. */
-const onGround = (hour: FileHour, field: 'dni' | 'dhi') =>
+const onGround = (hour: WeatherHour, field: 'dni' | 'dhi') =>
   field === 'dhi' ? hour.dhi : Math.max(0, hour.global - hour.dhi);
 
 /** Scales a type's ratios so that, laid over every day of its month, they give level ground the mean of its own days. */
@@ -176,8 +147,7 @@ function keepMonth(ratios: Float64Array, base: number, { days, group, hours, cle
 }
 
 /** Sum of an hour list's global light by month, kWh m-2 a day, January first. */
-export function monthlyGlobal(file: Pick<WeatherFile, 'hours'>): number[] {
-  const hours = unpackHours(file.hours);
+export function monthlyGlobal(hours: readonly WeatherHour[]): number[] {
   let first = 0;
   return MONTH_DAYS.map((days) => {
     const sum = hours.slice(first, first + days * 24).reduce((all, { global }) => all + global, 0);

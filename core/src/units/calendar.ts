@@ -88,6 +88,32 @@ function findStart(asUtc: number, timeZone: string): number {
   return asUtc - utcOffsetMinutes(guess, timeZone) * MINUTE_MS;
 }
 
+/**
+ * What the clock on the wall shows at an instant.
+ * @returns whole minutes after midnight, 0..1439; an hour that is lived twice shows the same minutes twice
+ */
+export function minuteOfCivilDay(instantMs: number, timeZone: string): number {
+  const localMs = instantMs + utcOffsetMinutes(instantMs, timeZone) * MINUTE_MS;
+  return Math.floor((((localMs % DAY_MS) + DAY_MS) % DAY_MS) / MINUTE_MS);
+}
+
+/**
+ * The instant at which the clock on the wall shows a minute of a date: the first one where it shows it twice, and the
+ * moment the clock jumps over it where it never does.
+ * @param minute after midnight, 0..1440, whole or not
+ */
+export function instantOfWallClock(date: CivilDate, minute: number, timeZone: string): number {
+  const startMs = startOfCivilDay(date, timeZone);
+  const plainMs = startMs + minute * MINUTE_MS;
+  if (startOfCivilDay(nextCivilDate(date), timeZone) - startMs === DAY_MS) return plainMs;
+  const asUtc = Date.UTC(date.year, date.month - 1, date.day) + minute * MINUTE_MS;
+  const before = asUtc - utcOffsetMinutes(startMs, timeZone) * MINUTE_MS;
+  const after = asUtc - utcOffsetMinutes(startMs + DAY_MS, timeZone) * MINUTE_MS;
+  const shows = (instantMs: number) => instantMs + utcOffsetMinutes(instantMs, timeZone) * MINUTE_MS === asUtc;
+  if (shows(before)) return before;
+  return shows(after) ? after : Math.max(before, after);
+}
+
 /** The date after a date. */
 export function nextCivilDate(date: CivilDate): CivilDate {
   const next = new Date(Date.UTC(date.year, date.month - 1, date.day + 1));

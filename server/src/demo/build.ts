@@ -45,10 +45,7 @@ export function window(
     glazingId: 'double-coated',
     frameShare: 0.18,
     dirtShare: 0.06,
-    curtainId: 'none',
-    curtainMonths: ALL_YEAR,
-    curtainFromMinute: 9 * 60,
-    curtainToMinute: 18 * 60,
+    curtains: [],
     outsideKind: 'open',
     outsideDeg: 0,
     outsideReflectance: 0.15,
@@ -56,10 +53,6 @@ export function window(
     revealM: 0,
     overhangM: 0,
     overhangAboveM: 0,
-    secondCurtainId: 'none',
-    secondCurtainMonths: ALL_YEAR,
-    secondCurtainFromMinute: 10 * 60,
-    secondCurtainToMinute: 18 * 60,
     ...given,
   };
 }

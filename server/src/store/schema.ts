@@ -1,402 +1,166 @@
-/** The tables: one for each kind of fact, and the journal. Column names follow the facts' own, in snake case. */
-import type {
-  AirMovement,
-  BoardKind,
-  Figure,
-  Foliage,
-  GrowthState,
-  LampForm,
-  LampRating,
-  LampSpectrum,
-  LightAim,
-  ObstructionKind,
-  OutsideKind,
-  Parent,
-  Reach,
-  Reading,
-  ReadingSky,
-  ReadingUnit,
-  School,
-  Side,
-  Stage,
-  StandKind,
-  Trait,
-} from '@dulvan/core';
-import type { JournalEntry } from '@dulvan/contract';
-import { index, integer, real, sqliteTable, text, uniqueIndex, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
+/** The tables: facts and the journal of their changes, records, series, files, and what may be worked out anew at any time. */
+import type { ChangeList, EntryChange } from '@dulvan/core';
+import type { FileKind, HomeRecord, JournalEntry, Quantity, RecordKind } from '@dulvan/contract';
+import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
-export const homes = sqliteTable('homes', {
-  id: text().primaryKey(),
-  name: text().notNull(),
-  latitude: real().notNull(),
-  longitude: real().notNull(),
-  elevationM: real().notNull(),
-  timeZone: text().notNull(),
-  climateId: text().notNull(),
-  restSchool: text().$type<School>(),
-  lightAim: text().$type<LightAim>().notNull().default('whole'),
-  snowMonths: text({ mode: 'json' }).$type<number[]>().notNull().default([]),
-});
+type Fields = Readonly<Record<string, unknown>>;
 
-export const rooms = sqliteTable(
-  'rooms',
+/**
+ * Every fact of every home, one row each, the home itself among them: a kind of fact needs no table of its own. What may
+ * stand in it is the contract's to say, what belongs to what the table of kinds'.
+ */
+export const facts = sqliteTable(
+  'facts',
   {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    name: text().notNull(),
-    widthM: real().notNull(),
-    depthM: real().notNull(),
-    heightM: real().notNull(),
-    wallABearing: real().notNull(),
-    floorReflectance: real().notNull(),
-    wallReflectance: real().notNull(),
-    ceilingReflectance: real().notNull(),
-    airMovement: text().$type<AirMovement>().notNull(),
-    insideRoomId: text().references((): AnySQLiteColumn => rooms.id),
-    insideXM: real().notNull(),
-    insideYM: real().notNull(),
-    insideZM: real().notNull(),
-    shellTransmittance: real().notNull(),
-    eveningLux: real().notNull().default(0),
-    eveningFromMinute: integer().notNull().default(1080),
-    eveningToMinute: integer().notNull().default(1320),
+    /** Order in which they were put in, which is the order of the lists. */
+    sequence: integer().primaryKey({ autoIncrement: true }),
+    homeId: text().notNull(),
+    list: text().$type<ChangeList>().notNull(),
+    id: text().notNull(),
+    body: text({ mode: 'json' }).$type<Fields>().notNull(),
   },
-  (table) => [index('rooms_home').on(table.homeId)],
+  (table) => [uniqueIndex('facts_key').on(table.homeId, table.list, table.id)],
 );
 
-export const windows = sqliteTable(
-  'windows',
-  {
-    id: text().primaryKey(),
-    roomId: text()
-      .notNull()
-      .references(() => rooms.id),
-    name: text().notNull(),
-    side: text().$type<Side>().notNull(),
-    offsetM: real().notNull(),
-    insetM: real().notNull(),
-    sillM: real().notNull(),
-    widthM: real().notNull(),
-    heightM: real().notNull(),
-    slopeDeg: real().notNull(),
-    glazingId: text().notNull(),
-    frameShare: real().notNull(),
-    dirtShare: real().notNull(),
-    curtainId: text().notNull(),
-    curtainMonths: text({ mode: 'json' }).$type<number[]>().notNull(),
-    curtainFromMinute: integer().notNull(),
-    curtainToMinute: integer().notNull(),
-    outsideKind: text().$type<OutsideKind>().notNull(),
-    outsideDeg: real().notNull(),
-    outsideReflectance: real().notNull(),
-    groundReflectance: real().notNull(),
-    revealM: real().notNull().default(0),
-    overhangM: real().notNull().default(0),
-    overhangAboveM: real().notNull().default(0),
-    secondCurtainId: text().notNull().default('none'),
-    secondCurtainMonths: text({ mode: 'json' })
-      .$type<number[]>()
-      .notNull()
-      .default([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]),
-    secondCurtainFromMinute: integer().notNull().default(600),
-    secondCurtainToMinute: integer().notNull().default(1080),
-  },
-  (table) => [index('windows_room').on(table.roomId)],
-);
-
-export const stands = sqliteTable(
-  'stands',
-  {
-    id: text().primaryKey(),
-    roomId: text()
-      .notNull()
-      .references(() => rooms.id),
-    name: text().notNull(),
-    kind: text().$type<StandKind>().notNull(),
-    xM: real().notNull(),
-    yM: real().notNull(),
-    widthM: real().notNull(),
-    depthM: real().notNull(),
-  },
-  (table) => [index('stands_room').on(table.roomId)],
-);
-
-export const tiers = sqliteTable(
-  'tiers',
-  {
-    id: text().primaryKey(),
-    standId: text()
-      .notNull()
-      .references(() => stands.id),
-    heightM: real().notNull(),
-    board: text().$type<BoardKind>().notNull(),
-  },
-  (table) => [index('tiers_stand').on(table.standId)],
-);
-
-export const spots = sqliteTable(
-  'spots',
-  {
-    id: text().primaryKey(),
-    tierId: text()
-      .notNull()
-      .references(() => tiers.id),
-    name: text().notNull(),
-    alongM: real().notNull(),
-    acrossM: real().notNull(),
-    sizeM: real().notNull(),
-    freeHeightM: real().notNull(),
-    loadKg: real().notNull(),
-    reach: text().$type<Reach>().notNull(),
-  },
-  (table) => [index('spots_tier').on(table.tierId)],
-);
-
-export const circuits = sqliteTable(
-  'circuits',
-  {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    name: text().notNull(),
-    onMinute: integer().notNull(),
-    offMinute: integer().notNull(),
-    months: text({ mode: 'json' }).$type<number[]>().notNull(),
-  },
-  (table) => [index('circuits_home').on(table.homeId)],
-);
-
-export const photometries = sqliteTable(
-  'photometries',
-  {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    name: text().notNull(),
-    lumens: real().notNull(),
-    powerW: real().notNull(),
-    lengthM: real().notNull(),
-    breadthM: real().notNull(),
-    planes: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
-    angles: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
-    candela: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
-  },
-  (table) => [index('photometries_home').on(table.homeId)],
-);
-
-export const lamps = sqliteTable(
-  'lamps',
-  {
-    id: text().primaryKey(),
-    circuitId: text()
-      .notNull()
-      .references(() => circuits.id),
-    tierId: text()
-      .notNull()
-      .references(() => tiers.id),
-    name: text().notNull(),
-    form: text().$type<LampForm>().notNull(),
-    ppf: real().notNull(),
-    powerW: real().notNull(),
-    spectrum: text().$type<LampSpectrum>().notNull(),
-    beamDeg: real().notNull(),
-    lengthM: real().notNull(),
-    breadthM: real().notNull(),
-    alongM: real().notNull(),
-    acrossM: real().notNull(),
-    aboveM: real().notNull(),
-    dimming: real().notNull(),
-    ratedBy: text().$type<LampRating>().notNull().default('ppf'),
-    lumens: real(),
-    tiltDeg: real().notNull().default(0),
-    tiltToward: text().$type<Side>().notNull().default('a'),
-    burntHours: real().notNull().default(0),
-    lifeHours: real(),
-    photometryId: text().references(() => photometries.id),
-  },
-  (table) => [index('lamps_tier').on(table.tierId), index('lamps_circuit').on(table.circuitId)],
-);
-
-export const plants = sqliteTable(
-  'plants',
-  {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    taxonId: text().notNull(),
-    parents: text({ mode: 'json' }).$type<readonly Parent[]>().notNull().default([]),
-    traits: text({ mode: 'json' }).$type<readonly Trait[]>().notNull().default([]),
-    name: text().notNull(),
-    stage: text().$type<Stage>().notNull(),
-    growthState: text().$type<GrowthState>().notNull(),
-    stateSeenOn: text(),
-    restSchool: text().$type<School>(),
-    potCm: real(),
-    heightCm: real(),
-    foliage: text().$type<Foliage>().notNull().default('medium'),
-    spotId: text().references(() => spots.id),
-    arrivedOn: text(),
-    note: text().notNull(),
-  },
-  (table) => [index('plants_home').on(table.homeId), index('plants_spot').on(table.spotId)],
-);
-
-export const air = sqliteTable(
-  'air',
-  {
-    id: text().primaryKey(),
-    roomId: text()
-      .notNull()
-      .references(() => rooms.id),
-    month: integer().notNull(),
-    dayC: real().notNull(),
-    nightC: real().notNull(),
-    dayRh: real().notNull(),
-    nightRh: real().notNull(),
-  },
-  (table) => [uniqueIndex('air_room_month').on(table.roomId, table.month)],
-);
-
-export const ownTaxa = sqliteTable(
-  'own_taxa',
-  {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    name: text().notNull(),
-    common: text({ mode: 'json' }).$type<string[]>().notNull(),
-    synonyms: text({ mode: 'json' }).$type<string[]>().notNull(),
-    basedOn: text().notNull(),
-    key: text().notNull(),
-  },
-  (table) => [index('own_taxa_home').on(table.homeId)],
-);
-
-export const corrections = sqliteTable(
-  'corrections',
-  {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    taxonId: text(),
-    plantId: text().references(() => plants.id),
-    figure: text().$type<Figure>().notNull(),
-    value: real().notNull(),
-    reason: text().notNull(),
-    on: text().notNull(),
-  },
-  (table) => [index('corrections_home').on(table.homeId), index('corrections_plant').on(table.plantId)],
-);
-
-export const obstructions = sqliteTable(
-  'obstructions',
-  {
-    id: text().primaryKey(),
-    roomId: text()
-      .notNull()
-      .references(() => rooms.id),
-    name: text().notNull(),
-    kind: text().$type<ObstructionKind>().notNull(),
-    fromBearing: real().notNull(),
-    toBearing: real().notNull(),
-    heightDeg: real().notNull(),
-    reflectance: real().notNull(),
-    leafMonths: text({ mode: 'json' }).$type<number[]>().notNull(),
-  },
-  (table) => [index('obstructions_room').on(table.roomId)],
-);
-
-export const blocks = sqliteTable(
-  'blocks',
-  {
-    id: text().primaryKey(),
-    roomId: text()
-      .notNull()
-      .references(() => rooms.id),
-    name: text().notNull(),
-    xM: real().notNull(),
-    yM: real().notNull(),
-    zM: real().notNull(),
-    widthM: real().notNull(),
-    depthM: real().notNull(),
-    heightM: real().notNull(),
-  },
-  (table) => [index('blocks_room').on(table.roomId)],
-);
-
-export const weathers = sqliteTable(
-  'weathers',
-  {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    name: text().notNull(),
-    latitude: real().notNull(),
-    longitude: real().notNull(),
-    elevationM: real().notNull(),
-    utcOffsetH: real().notNull(),
-    years: text().notNull(),
-    hours: text().notNull(),
-  },
-  (table) => [index('weathers_home').on(table.homeId)],
-);
-
-/** A reading outlives its spot: it was taken, whatever has been moved since. */
-export const readings = sqliteTable(
-  'readings',
-  {
-    id: text().primaryKey(),
-    homeId: text()
-      .notNull()
-      .references(() => homes.id),
-    spotId: text().notNull(),
-    atMs: integer().notNull(),
-    value: real().notNull(),
-    unit: text().$type<ReadingUnit>().notNull(),
-    sky: text().$type<ReadingSky>().notNull(),
-    outdoorValue: real(),
-    curtains: text().$type<Reading['curtains']>().notNull(),
-    lamps: text().$type<Reading['lamps']>().notNull(),
-    note: text().notNull(),
-    withdrawnOn: text(),
-  },
-  (table) => [index('readings_home').on(table.homeId)],
-);
-
-/** Append-only: what changed and when, with the states before and after. Outlives the homes it tells of. */
+/** Append-only: what was changed and when. A home's last revision is its revision. Outlives the homes it tells of. */
 export const journal = sqliteTable(
   'journal',
   {
-    /** Order of writing. */
     sequence: integer().primaryKey({ autoIncrement: true }),
     id: text().notNull().unique(),
     homeId: text().notNull(),
+    revision: integer().notNull(),
     at: integer().notNull(),
     kind: text().$type<JournalEntry['kind']>().notNull(),
     summary: text().notNull(),
-    plantId: text(),
-    undoes: text().unique(),
-    changes: text({ mode: 'json' }).$type<JournalEntry['changes']>().notNull(),
+    undoes: text(),
+    touched: integer().notNull(),
   },
-  (table) => [index('journal_home').on(table.homeId, table.sequence)],
+  (table) => [
+    uniqueIndex('journal_revision').on(table.homeId, table.revision),
+    index('journal_undoes').on(table.undoes),
+  ],
 );
 
-/** Which journal entries touch which plant, so that a plant's own journal is read without opening all of them. */
-export const journalPlants = sqliteTable(
-  'journal_plants',
+/** What each journal entry did to each entry of its home. */
+export const journalChanges = sqliteTable(
+  'journal_changes',
   {
     sequence: integer()
       .notNull()
       .references(() => journal.sequence),
-    plantId: text().notNull(),
+    place: integer().notNull(),
+    list: text().$type<ChangeList>().notNull(),
+    id: text().notNull(),
+    before: text({ mode: 'json' }).$type<EntryChange['before']>(),
+    after: text({ mode: 'json' }).$type<EntryChange['after']>(),
   },
-  (table) => [index('journal_plants_plant').on(table.plantId, table.sequence)],
+  (table) => [
+    primaryKey({ columns: [table.sequence, table.place] }),
+    index('journal_changes_entry').on(table.list, table.id, table.sequence),
+  ],
+);
+
+/** What happened. Appended and withdrawn, never changed or deleted. */
+export const records = sqliteTable(
+  'records',
+  {
+    sequence: integer().primaryKey({ autoIncrement: true }),
+    id: text().notNull(),
+    homeId: text().notNull(),
+    kind: text().$type<RecordKind>().notNull(),
+    at: integer().notNull(),
+    plantId: text(),
+    spotId: text(),
+    roomId: text(),
+    body: text({ mode: 'json' }).$type<HomeRecord['body']>().notNull(),
+    writtenAt: integer().notNull(),
+    withdrawnAt: integer(),
+  },
+  (table) => [
+    uniqueIndex('records_id').on(table.homeId, table.id),
+    index('records_at').on(table.homeId, table.at),
+    index('records_plant').on(table.homeId, table.plantId, table.at),
+    index('records_spot').on(table.homeId, table.spotId, table.at),
+    index('records_room').on(table.homeId, table.roomId, table.at),
+    index('records_kind').on(table.homeId, table.kind, table.at),
+  ],
+);
+
+/** What is measured where. */
+export const series = sqliteTable(
+  'series',
+  {
+    sequence: integer().primaryKey({ autoIncrement: true }),
+    id: text().notNull(),
+    homeId: text().notNull(),
+    name: text().notNull(),
+    quantity: text().$type<Quantity>().notNull(),
+    roomId: text(),
+    spotId: text(),
+    plantId: text(),
+  },
+  (table) => [uniqueIndex('series_id').on(table.homeId, table.id)],
+);
+
+/** Samples of a series, a row for each UTC day: packed one by one, and summed by hour. */
+export const samples = sqliteTable(
+  'samples',
+  {
+    series: integer()
+      .notNull()
+      .references(() => series.sequence),
+    /** Days since 1970. */
+    day: integer().notNull(),
+    count: integer().notNull(),
+    firstAt: integer().notNull(),
+    lastAt: integer().notNull(),
+    packed: blob({ mode: 'buffer' }).notNull(),
+    hours: blob({ mode: 'buffer' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.series, table.day] })],
+);
+
+/** Files by the SHA-256 of their content. */
+export const files = sqliteTable(
+  'files',
+  {
+    homeId: text().notNull(),
+    key: text().notNull(),
+    kind: text().$type<FileKind>().notNull(),
+    bytes: integer().notNull(),
+    addedAt: integer().notNull(),
+    content: blob({ mode: 'buffer' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.homeId, table.key] })],
+);
+
+/** Requests that have been carried out, by the key their sender made up: sent again, they are answered, not repeated. */
+export const requests = sqliteTable(
+  'requests',
+  {
+    homeId: text().notNull(),
+    key: text().notNull(),
+    at: integer().notNull(),
+    /** Keys of what it led to: a journal entry, or records. */
+    made: text({ mode: 'json' }).$type<readonly string[]>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.homeId, table.key] }), index('requests_at').on(table.at)],
+);
+
+/** Answers worked out already. May be emptied at any time. */
+export const answers = sqliteTable(
+  'answers',
+  {
+    homeId: text().notNull(),
+    revision: integer().notNull(),
+    engine: text().notNull(),
+    /** The question with what it takes. */
+    question: text().notNull(),
+    /** JSON, compressed. */
+    body: blob({ mode: 'buffer' }).notNull(),
+    /** How much it was last asked for: the time. */
+    usedAt: real().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.homeId, table.revision, table.engine, table.question] })],
 );

@@ -1,412 +1,324 @@
-/** Keeps homes: every write is one transaction that changes the facts and adds to the journal, or does neither. */
-import {
-  applied,
-  changesBetween,
-  FACT_LISTS,
-  type Bundle,
-  type Change,
-  type ChangeSet,
-  type JournalEntry,
-  type Refusal,
+/** The store: every write is one transaction that changes all it is meant to, or nothing; writes take turns. */
+import type {
+  ChangeSet,
+  FileKind,
+  HomeEvent,
+  HomeRecord,
+  JournalEntry,
+  KeptHome,
+  NewRecord,
+  NewSeries,
+  RecordQuery,
+  Samples,
+  Saved,
+  Series,
+  StoredFile,
 } from '@dulvan/contract';
-import { FACT_LIMITS, UNSAID } from '@dulvan/contract';
-import { problemsOf, type FactList, type Home, type HomeFacts } from '@dulvan/core';
-import { and, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { AnySQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
-import { randomUUID } from 'node:crypto';
-import type { Database } from './open';
-import * as tables from './schema';
+import { MOST_HOMES } from '@dulvan/contract';
+import type { Change, EntryChange, Home, Knowledge } from '@dulvan/core';
+import { BundleRefused, writeBundle, type BundlePart, type BundledEntry } from '@dulvan/formats';
+import { and, asc, eq, gt, lt } from 'drizzle-orm';
+import { EventEmitter } from 'node:events';
+import { keepAnswer, keptAnswer, type AnswerKey } from './answers';
+import { connect, inTransaction, type Connection, type Reader, type Writer } from './database';
+import { addFile, fileContent, fileList } from './files';
+import { Homes, remember, requestMade, type Written } from './homes';
+import { isItself, revisionOf, writePart } from './parts';
+import { allRecords, appendRecords, recordPage, recordsById, withdrawRecord } from './records';
+import { refuse } from './refused';
+import { journal, journalChanges, requests } from './schema';
+import { addSeries, allSamples, appendSamples, listSeries, samplesBetween, type Range } from './series';
 
-/** An expected refusal: the status to answer with and what to tell the grower. */
-export class Refused extends Error {
-  constructor(
-    readonly status: 404 | 409 | 413 | 422,
-    readonly refusal: Refusal,
-  ) {
-    super(refusal.message);
-  }
+/** Keys of requests are remembered this long: a sender tries again within minutes. */
+const REQUESTS_KEPT_MS = 30 * 86_400_000;
+
+export interface StoreOptions {
+  readonly knowledge: Knowledge;
+  readonly now?: () => number;
 }
 
-const refuse = (status: Refused['status'], message: string, problems: Refusal['problems'] = []) =>
-  new Refused(status, { message, problems });
-
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
-type Reader = Database | Transaction;
-type FactTable = SQLiteTable & { id: AnySQLiteColumn };
-
-const FACT_TABLES: Record<FactList, FactTable> = {
-  rooms: tables.rooms,
-  windows: tables.windows,
-  stands: tables.stands,
-  tiers: tables.tiers,
-  spots: tables.spots,
-  circuits: tables.circuits,
-  lamps: tables.lamps,
-  plants: tables.plants,
-  air: tables.air,
-  ownTaxa: tables.ownTaxa,
-  corrections: tables.corrections,
-  obstructions: tables.obstructions,
-  blocks: tables.blocks,
-  photometries: tables.photometries,
-  weathers: tables.weathers,
-  readings: tables.readings,
-};
-
-export interface Saved {
-  readonly entry: JournalEntry;
-  readonly facts: HomeFacts | null;
-}
-
-interface EntryDraft {
-  readonly kind: JournalEntry['kind'];
-  readonly summary: string;
-  readonly plantId?: string;
-  readonly undoes?: string;
+/** What an import led to. */
+export interface Imported {
+  readonly homes: Home[];
+  readonly entries: JournalEntry[];
 }
 
 export class Store {
-  /** Writes wait for each other here: SQLite has one writer, and a queue is kinder than a busy error. */
-  private queue: Promise<unknown> = Promise.resolve();
+  private readonly homesKept: Homes;
+  private readonly events = new EventEmitter().setMaxListeners(0);
+  private readonly now: () => number;
+  /** Writes wait for each other here: an import takes its time on a connection of its own. */
+  private turn: Promise<unknown> = Promise.resolve();
 
   constructor(
-    private readonly database: Database,
-    private readonly now: () => number = Date.now,
-  ) {}
-
-  async homes(): Promise<Home[]> {
-    return this.database.select().from(tables.homes).orderBy(tables.homes.name);
+    private readonly connection: Connection & { readonly file: string },
+    private readonly options: StoreOptions,
+  ) {
+    this.now = options.now ?? Date.now;
+    this.homesKept = new Homes(this.reader, options.knowledge, this.now);
+    connection.database
+      .delete(requests)
+      .where(lt(requests.at, this.now() - REQUESTS_KEPT_MS))
+      .run();
   }
 
-  async facts(homeId: string): Promise<HomeFacts> {
-    const facts = await readFacts(this.database, homeId);
-    if (!facts) throw refuse(404, 'This home is not kept here.');
-    return facts;
+  private get reader(): Reader {
+    return this.connection.database;
   }
 
-  /** Applies a change set to a home; a set that puts in the home itself founds it. */
+  /** Hears of every change once it is stored. @returns what stops it */
+  onChange(hear: (event: HomeEvent) => void): () => void {
+    this.events.on('change', hear);
+    return () => void this.events.off('change', hear);
+  }
+
+  homes(): Home[] {
+    return this.homesKept.list();
+  }
+
+  home(homeId: string): KeptHome {
+    return this.homesKept.get(homeId);
+  }
+
+  changesSince(homeId: string, since: number): { revision: number; changes: Change[] | null } {
+    return this.homesKept.changesSince(homeId, since);
+  }
+
+  journal(homeId: string, asked: { plantId?: string; limit: number; before?: number }): JournalEntry[] {
+    return this.homesKept.journal(homeId, asked);
+  }
+
+  states(homeId: string, entryId: string): EntryChange[] {
+    return this.homesKept.states(homeId, entryId);
+  }
+
   change(homeId: string, set: ChangeSet): Promise<Saved> {
-    return this.write(async (tx) => {
-      const before = await readFacts(tx, homeId);
-      if (!before && !set.changes.some((change) => change.list === 'home' && change.after)) {
-        throw refuse(404, 'This home is not kept here.');
+    return this.changeHome((writer) => {
+      const founds = set.changes.some((change) => change.list === 'home' && change.op === 'put');
+      if (founds && this.homes().length >= MOST_HOMES && !this.homes().some((home) => home.id === homeId)) {
+        throw refuse(413, `At most ${MOST_HOMES} homes are kept here.`);
       }
-      return commit(tx, homeId, before, set.changes, { kind: 'change', summary: set.summary }, this.now());
+      return this.homesKept.change(writer, homeId, set);
     });
   }
 
   wipe(homeId: string): Promise<Saved> {
-    return this.write(async (tx) => {
-      const before = await readFacts(tx, homeId);
-      if (!before) throw refuse(404, 'This home is not kept here.');
-      const summary = `Took out the home ${before.home.name}`;
-      return commit(tx, homeId, before, changesBetween(before, null), { kind: 'change', summary }, this.now());
-    });
+    return this.changeHome((writer) => this.homesKept.wipe(writer, homeId));
   }
 
-  /** Takes an entry back, unless what it left has been changed since. */
-  undo(homeId: string, entryId: string): Promise<Saved> {
-    return this.write(async (tx) => {
-      const [row] = await tx
-        .select()
-        .from(tables.journal)
-        .where(and(eq(tables.journal.id, entryId), eq(tables.journal.homeId, homeId)));
-      if (!row || row.changes.length === 0) throw refuse(404, 'There is no such change to take back.');
-      const [again] = await tx
-        .select({ id: tables.journal.id })
-        .from(tables.journal)
-        .where(eq(tables.journal.undoes, entryId));
-      if (again) throw refuse(409, 'This change was taken back already.');
-      const before = await readFacts(tx, homeId);
-      for (const change of row.changes) {
-        if (!sameState(currentOf(before, change.list, change.id), change.after)) {
-          throw refuse(409, 'Something it touched has changed since. Take the later change back first.');
-        }
-      }
-      const changes = row.changes.map(
-        (change) =>
-          ({
-            list: change.list,
-            id: change.id,
-            after: change.before && { ...UNSAID[change.list], ...change.before },
-          }) as Change,
-      );
-      return commit(
-        tx,
+  undo(homeId: string, entries: readonly string[], key: string): Promise<Saved> {
+    return this.changeHome((writer) => this.homesKept.undo(writer, homeId, entries, key));
+  }
+
+  records(homeId: string, query: RecordQuery): { records: HomeRecord[]; after: string | null } {
+    this.mustKeep(homeId);
+    return recordPage(this.reader, homeId, query);
+  }
+
+  appendRecords(homeId: string, given: readonly NewRecord[], key: string): Promise<HomeRecord[]> {
+    this.mustKeep(homeId);
+    this.mustStandIn(homeId, given);
+    return this.write((writer) => {
+      const known = requestMade(writer, homeId, key);
+      if (known) return recordsById(writer, homeId, known);
+      const made = appendRecords(writer, homeId, given, this.now());
+      remember(
+        writer,
         homeId,
-        before,
-        changes,
-        { kind: 'undo', summary: `Took back: ${row.summary}`, undoes: entryId },
+        key,
         this.now(),
+        made.map(({ id }) => id),
       );
+      return made;
     });
   }
 
-  addNote(homeId: string, plantId: string, text: string): Promise<JournalEntry> {
-    return this.write(async (tx) => {
-      const facts = await readFacts(tx, homeId);
-      if (!facts?.plants.some((plant) => plant.id === plantId)) throw refuse(404, 'This plant is not kept here.');
-      return addEntry(tx, homeId, [], { kind: 'note', summary: text, plantId }, this.now());
-    });
+  withdrawRecord(homeId: string, recordId: string): Promise<HomeRecord> {
+    return this.write((writer) => withdrawRecord(writer, homeId, recordId, this.now()));
   }
 
-  async journal(homeId: string, { plantId, limit }: { plantId?: string; limit: number }): Promise<JournalEntry[]> {
-    const ofPlant =
-      plantId === undefined
-        ? undefined
-        : inArray(
-            tables.journal.sequence,
-            this.database
-              .select({ sequence: tables.journalPlants.sequence })
-              .from(tables.journalPlants)
-              .where(eq(tables.journalPlants.plantId, plantId)),
-          );
-    const rows = await this.database
-      .select()
-      .from(tables.journal)
-      .where(and(eq(tables.journal.homeId, homeId), ofPlant))
-      .orderBy(desc(tables.journal.sequence))
-      .limit(limit);
-    return rows.map(entryOf);
+  series(homeId: string): Series[] {
+    this.mustKeep(homeId);
+    return listSeries(this.reader, homeId);
   }
 
-  async exportAll(): Promise<Pick<Bundle, 'homes' | 'journal'>> {
-    return this.database.transaction(async (tx) => {
-      const homes = await tx.select({ id: tables.homes.id }).from(tables.homes).orderBy(tables.homes.id);
-      const all: HomeFacts[] = [];
-      for (const { id } of homes) all.push((await readFacts(tx, id))!);
-      const rows = await tx.select().from(tables.journal).orderBy(tables.journal.sequence);
-      return { homes: all as Bundle['homes'], journal: rows.map(entryOf) };
-    });
+  addSeries(homeId: string, given: NewSeries): Promise<Series> {
+    this.mustKeep(homeId);
+    return this.write((writer) => addSeries(writer, homeId, given));
   }
 
-  /** Puts a bundle's homes in place of those with the same key, and adds the journal entries that are not here yet. */
-  importAll(bundle: Bundle): Promise<JournalEntry[]> {
-    return this.write(async (tx) => {
-      const known = new Set((await tx.select({ id: tables.journal.id }).from(tables.journal)).map((row) => row.id));
-      for (const entry of bundle.journal) if (!known.has(entry.id)) await insertEntry(tx, entry);
+  appendSamples(homeId: string, seriesId: string, samples: Samples): Promise<Series> {
+    return this.write((writer) => appendSamples(writer, homeId, seriesId, samples));
+  }
+
+  samples(homeId: string, seriesId: string, range: Range): Buffer {
+    const { timeZone } = this.home(homeId).facts.home;
+    return samplesBetween(this.reader, homeId, seriesId, range, timeZone);
+  }
+
+  addFile(homeId: string, kind: FileKind, content: Uint8Array): Promise<StoredFile> {
+    this.mustKeep(homeId);
+    return this.write((writer) => addFile(writer, homeId, kind, content, this.now()));
+  }
+
+  file(homeId: string, key: string): { mediaType: string; content: Buffer } {
+    return fileContent(this.reader, homeId, key);
+  }
+
+  keptAnswer(key: AnswerKey): string | null {
+    return keptAnswer(this.reader, key);
+  }
+
+  keepAnswer(key: AnswerKey, json: string): Promise<void> {
+    return this.write((writer) => keepAnswer(writer, key, json, this.now()));
+  }
+
+  /** Everything as the bytes of one bundle, read from one state of the file while others write on. */
+  async *export(): AsyncGenerator<Uint8Array> {
+    const connection = connect(this.connection.file);
+    try {
+      connection.client.exec('BEGIN');
+      const reader: Reader = connection.database;
+      const kept = new Homes(reader, this.options.knowledge, this.now);
+      const homes = kept.list().map(({ id }) => ({
+        facts: kept.get(id).facts,
+        journal: allEntries(reader, id),
+        records: allRecords(reader, id),
+        series: listSeries(reader, id).map(({ samples: _samples, firstAt: _first, lastAt: _last, ...meta }) => ({
+          ...meta,
+          samples: allSamples(reader, id, meta.id),
+        })),
+        files: fileList(reader, id).map(({ key, kind }) => ({
+          key,
+          kind,
+          content: () => fileContent(reader, id, key).content,
+        })),
+      }));
+      yield* writeBundle(new Date(this.now()).toISOString(), homes);
+      connection.client.exec('COMMIT');
+    } finally {
+      connection.close();
+    }
+  }
+
+  /**
+   * Puts a bundle's homes in place of those with the same key, and adds what else it holds that is not here yet: all of it,
+   * or nothing.
+   */
+  import(parts: AsyncIterable<BundlePart> | Iterable<BundlePart>): Promise<Imported> {
+    return this.taking(async () => {
+      const connection = connect(this.connection.file);
       const entries: JournalEntry[] = [];
-      for (const facts of bundle.homes) {
-        const before = await readFacts(tx, facts.home.id);
-        const changes = changesBetween(before, facts);
-        if (changes.length === 0) continue;
-        const draft = { kind: 'import', summary: `Imported the home ${facts.home.name}` } as const;
-        entries.push((await commit(tx, facts.home.id, before, changes, draft, this.now())).entry);
+      const touched = new Set<string>();
+      try {
+        connection.client.exec('BEGIN IMMEDIATE');
+        await this.importInto(connection.database, parts, { entries, touched });
+        connection.client.exec('COMMIT');
+      } catch (error) {
+        if (connection.client.inTransaction) connection.client.exec('ROLLBACK');
+        if (error instanceof BundleRefused) throw refuse(422, error.message);
+        throw error;
+      } finally {
+        connection.close();
       }
-      return entries;
+      for (const homeId of touched) {
+        this.homesKept.forget(homeId);
+        this.tell(homeId, revisionOf(this.reader, homeId));
+      }
+      return { homes: this.homes(), entries };
     });
   }
 
-  private write<T>(work: (tx: Transaction) => Promise<T>): Promise<T> {
-    const turn = this.queue.then(() =>
-      this.database.transaction(async (tx) => {
-        await tx.run(sql`PRAGMA defer_foreign_keys = ON`);
-        return work(tx);
-      }),
-    );
-    this.queue = turn.catch(() => undefined);
+  private async importInto(
+    writer: Writer,
+    parts: AsyncIterable<BundlePart> | Iterable<BundlePart>,
+    { entries, touched }: { readonly entries: JournalEntry[]; readonly touched: Set<string> },
+  ): Promise<void> {
+    const homes = new Homes(writer, this.options.knowledge, this.now);
+    const facts = new Map<string, Extract<BundlePart, { what: 'facts' }>['facts']>();
+    for await (const part of parts) {
+      if (part.what === 'manifest') continue;
+      touched.add(part.homeId);
+      if (part.what === 'facts') facts.set(part.homeId, part.facts);
+      else if (part.what !== 'file' || isItself(part)) writePart(writer, part);
+      else throw new BundleRefused(`The file ${part.key} is not what its name says. Nothing was changed.`);
+    }
+    // Facts come last: the files they name are here by then, and their entry is the last of the journal.
+    for (const [homeId, state] of facts) {
+      const { entry } = homes.replace(writer, homeId, state);
+      if (entry) entries.push(entry);
+    }
+    const stray = [...touched].find((homeId) => !facts.has(homeId) && !this.homes().some((home) => home.id === homeId));
+    if (stray !== undefined && facts.size === 0)
+      throw new BundleRefused(`There is no home ${stray}. Nothing was changed.`);
+    if (homes.list().length > MOST_HOMES) throw new BundleRefused(`At most ${MOST_HOMES} homes are kept here.`);
+  }
+
+  private mustKeep(homeId: string): void {
+    this.home(homeId);
+  }
+
+  /** What a record is about must be there when it is written, though the record outlives it. */
+  private mustStandIn(homeId: string, given: readonly NewRecord[]): void {
+    const { facts } = this.home(homeId);
+    const there = { plants: keysOf(facts.plants), spots: keysOf(facts.spots), rooms: keysOf(facts.rooms) };
+    for (const { plantId, spotId, roomId } of given) {
+      if (plantId !== null && !there.plants.has(plantId)) throw refuse(404, 'This plant is not kept here.');
+      if (spotId !== null && !there.spots.has(spotId)) throw refuse(404, 'This spot is not kept here.');
+      if (roomId !== null && !there.rooms.has(roomId)) throw refuse(404, 'This room is not kept here.');
+    }
+  }
+
+  private tell(homeId: string, revision: number): void {
+    this.events.emit('change', { homeId, revision } satisfies HomeEvent);
+  }
+
+  private changeHome(work: (writer: Writer) => Written<Saved>): Promise<Saved> {
+    return this.taking(() => {
+      const written = inTransaction(this.connection, work);
+      this.homesKept.settle(written);
+      if (written.result.entry) this.tell(written.homeId, written.held.revision);
+      return written.result;
+    });
+  }
+
+  private write<T>(work: (writer: Writer) => T): Promise<T> {
+    return this.taking(() => inTransaction(this.connection, work));
+  }
+
+  private taking<T>(work: () => T | Promise<T>): Promise<T> {
+    const turn = this.turn.then(work);
+    this.turn = turn.catch(() => undefined);
     return turn;
   }
 }
 
-async function readFacts(reader: Reader, homeId: string): Promise<HomeFacts | null> {
-  const [home] = await reader.select().from(tables.homes).where(eq(tables.homes.id, homeId));
-  if (!home) return null;
-  const ofHome = {
-    rooms: eq(tables.rooms.homeId, homeId),
-    circuits: eq(tables.circuits.homeId, homeId),
-    plants: eq(tables.plants.homeId, homeId),
-  };
-  const roomIds = reader.select({ id: tables.rooms.id }).from(tables.rooms).where(ofHome.rooms);
-  const standIds = reader
-    .select({ id: tables.stands.id })
-    .from(tables.stands)
-    .where(inArray(tables.stands.roomId, roomIds));
-  const tierIds = reader
-    .select({ id: tables.tiers.id })
-    .from(tables.tiers)
-    .where(inArray(tables.tiers.standId, standIds));
-  return {
-    home,
-    rooms: await reader.select().from(tables.rooms).where(ofHome.rooms).orderBy(tables.rooms.id),
-    windows: await reader
-      .select()
-      .from(tables.windows)
-      .where(inArray(tables.windows.roomId, roomIds))
-      .orderBy(tables.windows.id),
-    stands: await reader
-      .select()
-      .from(tables.stands)
-      .where(inArray(tables.stands.roomId, roomIds))
-      .orderBy(tables.stands.id),
-    tiers: await reader
-      .select()
-      .from(tables.tiers)
-      .where(inArray(tables.tiers.standId, standIds))
-      .orderBy(tables.tiers.id),
-    spots: await reader
-      .select()
-      .from(tables.spots)
-      .where(inArray(tables.spots.tierId, tierIds))
-      .orderBy(tables.spots.id),
-    circuits: await reader.select().from(tables.circuits).where(ofHome.circuits).orderBy(tables.circuits.id),
-    lamps: await reader
-      .select()
-      .from(tables.lamps)
-      .where(inArray(tables.lamps.tierId, tierIds))
-      .orderBy(tables.lamps.id),
-    plants: await reader.select().from(tables.plants).where(ofHome.plants).orderBy(tables.plants.id),
-    air: await reader.select().from(tables.air).where(inArray(tables.air.roomId, roomIds)).orderBy(tables.air.id),
-    ownTaxa: await reader
-      .select()
-      .from(tables.ownTaxa)
-      .where(eq(tables.ownTaxa.homeId, homeId))
-      .orderBy(tables.ownTaxa.id),
-    corrections: await reader
-      .select()
-      .from(tables.corrections)
-      .where(eq(tables.corrections.homeId, homeId))
-      .orderBy(tables.corrections.id),
-    obstructions: await reader
-      .select()
-      .from(tables.obstructions)
-      .where(inArray(tables.obstructions.roomId, roomIds))
-      .orderBy(tables.obstructions.id),
-    blocks: await reader
-      .select()
-      .from(tables.blocks)
-      .where(inArray(tables.blocks.roomId, roomIds))
-      .orderBy(tables.blocks.id),
-    photometries: await reader
-      .select()
-      .from(tables.photometries)
-      .where(eq(tables.photometries.homeId, homeId))
-      .orderBy(tables.photometries.id),
-    weathers: await reader
-      .select()
-      .from(tables.weathers)
-      .where(eq(tables.weathers.homeId, homeId))
-      .orderBy(tables.weathers.id),
-    readings: await reader
-      .select()
-      .from(tables.readings)
-      .where(eq(tables.readings.homeId, homeId))
-      .orderBy(tables.readings.atMs, tables.readings.id),
-  };
-}
+const keysOf = (list: readonly { readonly id: string }[]) => new Set(list.map(({ id }) => id));
 
-function currentOf(facts: HomeFacts | null, list: FactList | 'home', id: string): unknown {
-  if (!facts) return null;
-  if (list === 'home') return facts.home.id === id ? facts.home : null;
-  return (facts[list] as readonly { id: string }[]).find((entry) => entry.id === id) ?? null;
-}
+/** Entries of a journal that are read at a time for an export. */
+const ENTRIES_A_BATCH = 200;
 
-/** Whether an entry still stands as it was written. Fields that came with a later version are not held against it. */
-function sameState(now: unknown, written: unknown): boolean {
-  if (now === null || written === null) return now === written;
-  const fields = now as Record<string, unknown>;
-  return Object.entries(written as object).every(
-    ([field, value]) => JSON.stringify(fields[field]) === JSON.stringify(value),
-  );
-}
-
-/** Checks a change against the whole home, writes it and journals it. */
-async function commit(
-  tx: Transaction,
-  homeId: string,
-  before: HomeFacts | null,
-  changes: readonly Change[],
-  draft: EntryDraft,
-  at: number,
-): Promise<Saved> {
-  for (const change of changes) {
-    const after = change.after as { id: string; homeId?: string } | null;
-    if (after && after.id !== change.id) throw refuse(422, `The key of a changed entry must stay ${change.id}.`);
-    if (change.list === 'home' ? change.id !== homeId : after?.homeId !== undefined && after.homeId !== homeId) {
-      throw refuse(422, 'A change must stay within its home.');
-    }
-  }
-  const facts = applied(before, changes);
-  if (facts) {
-    for (const list of FACT_LISTS) {
-      if (facts[list].length > FACT_LIMITS[list])
-        throw refuse(413, `A home holds at most ${FACT_LIMITS[list]} ${list}.`);
-    }
-    const problems = problemsOf(facts);
-    if (problems.length > 0) throw refuse(422, problems[0]!.message, problems);
-  } else if (changes.some((change) => change.list !== 'home' && change.after !== null)) {
-    throw refuse(422, 'A home that is taken out cannot hold anything.');
-  }
-  const records = changes.map((change) => ({
-    list: change.list,
-    id: change.id,
-    before: currentOf(before, change.list, change.id) as Record<string, unknown> | null,
-    after: change.after as Record<string, unknown> | null,
-  }));
-  await apply(tx, records);
-  const entry = await addEntry(tx, homeId, records, draft, at);
-  return { entry, facts: await readFacts(tx, homeId) };
-}
-
-/** Takes out from the leaves inward and puts in from the root outward, though foreign keys wait for the commit anyway. */
-async function apply(tx: Transaction, records: JournalEntry['changes']): Promise<void> {
-  const order = ['home', ...FACT_LISTS];
-  const sorted = [...records].sort((p, q) => order.indexOf(p.list) - order.indexOf(q.list));
-  for (const { list, id, before, after } of [...sorted].reverse()) {
-    if (after === null && before !== null) {
-      const table = list === 'home' ? tables.homes : FACT_TABLES[list];
-      await tx.delete(table).where(eq(table.id, id));
-    }
-  }
-  for (const { list, after } of sorted) {
-    if (after === null) continue;
-    const table = (list === 'home' ? tables.homes : FACT_TABLES[list]) as FactTable;
-    const values = after as never;
-    const { id: _key, ...rest } = after;
-    const taken = await tx
-      .select({ id: table.id })
-      .from(table)
-      .where(eq(table.id, after.id as string));
-    if (taken.length === 0) await tx.insert(table).values(values);
-    else if (records.some((record) => record.id === after.id && record.before !== null))
-      await tx
-        .update(table)
-        .set(rest as never)
-        .where(eq(table.id, after.id as string));
-    else throw refuse(409, 'An entry with this key already stands in another home.');
+function* allEntries(reader: Reader, homeId: string): Generator<BundledEntry[]> {
+  for (let last = 0; ;) {
+    const rows = reader
+      .select()
+      .from(journal)
+      .where(and(eq(journal.homeId, homeId), gt(journal.sequence, last)))
+      .orderBy(asc(journal.sequence))
+      .limit(ENTRIES_A_BATCH)
+      .all();
+    if (rows.length === 0) return;
+    yield rows.map(({ sequence, ...entry }) => ({ ...entry, changes: entryChanges(reader, sequence) }));
+    last = rows[rows.length - 1]!.sequence;
   }
 }
 
-async function addEntry(
-  tx: Transaction,
-  homeId: string,
-  changes: JournalEntry['changes'],
-  { kind, summary, plantId, undoes }: EntryDraft,
-  at: number,
-): Promise<JournalEntry> {
-  const entry: JournalEntry = {
-    id: randomUUID(),
-    homeId,
-    at,
-    kind,
-    summary,
-    plantId: plantId ?? null,
-    undoes: undoes ?? null,
-    changes,
-  };
-  await insertEntry(tx, entry);
-  return entry;
-}
-
-async function insertEntry(tx: Transaction, entry: JournalEntry): Promise<void> {
-  const [row] = await tx.insert(tables.journal).values(entry).returning({ sequence: tables.journal.sequence });
-  const plants = new Set(entry.changes.filter((change) => change.list === 'plants').map((change) => change.id));
-  if (entry.plantId) plants.add(entry.plantId);
-  if (plants.size > 0) {
-    await tx.insert(tables.journalPlants).values([...plants].map((plantId) => ({ sequence: row!.sequence, plantId })));
-  }
-}
-
-function entryOf({ sequence: _sequence, ...entry }: typeof tables.journal.$inferSelect): JournalEntry {
-  return entry;
+function entryChanges(reader: Reader, sequence: number): EntryChange[] {
+  return reader
+    .select()
+    .from(journalChanges)
+    .where(eq(journalChanges.sequence, sequence))
+    .orderBy(asc(journalChanges.place))
+    .all()
+    .map(({ sequence: _sequence, place: _place, ...change }) => change);
 }

@@ -1,0 +1,140 @@
+/** Schemas of the place: the home, its rooms and what stands in and before them. */
+import {
+  LIGHT_AIMS,
+  MOST_CURTAINS,
+  OBSTRUCTION_KINDS,
+  SCHOOLS,
+  type Block,
+  type Home,
+  type HungCurtain,
+  type Obstruction,
+  type Room,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
+} from '@dulvan/core';
+import { z } from 'zod';
+import { id, metres, minuteOfDay, months, name, share, timeZone, within } from './fields';
+
+export const homeSchema = z.strictObject({
+  id,
+  name,
+  latitude: within(-90, 90, 'degrees, south negative'),
+  longitude: within(-180, 180, 'degrees, west negative'),
+  elevationM: within(-400, 5000, 'm'),
+  timeZone,
+  climateId: id,
+  restSchool: z.enum(SCHOOLS).nullable(),
+  lightAim: z.enum(LIGHT_AIMS),
+  snowMonths: months,
+}) satisfies z.ZodType<Home>;
+
+export const roomSchema = z.strictObject({
+  id,
+  homeId: id,
+  name,
+  widthM: metres(0.2, 30),
+  depthM: metres(0.2, 30),
+  heightM: metres(0.2, 10),
+  wallABearing: within(0, 360, 'degrees'),
+  floorReflectance: share(0, 0.95),
+  wallReflectance: share(0, 0.95),
+  ceilingReflectance: share(0, 0.95),
+  airMovement: z.enum(['still', 'gentle', 'brisk']),
+  insideRoomId: id.nullable(),
+  insideXM: metres(0, 30),
+  insideYM: metres(0, 30),
+  insideZM: metres(0, 10),
+  shellTransmittance: share(0, 1),
+  eveningLux: within(0, 2000, 'lux'),
+  eveningFromMinute: minuteOfDay,
+  eveningToMinute: minuteOfDay,
+}) satisfies z.ZodType<Room>;
+
+const hungCurtainSchema = z.strictObject({
+  curtainId: id,
+  months,
+  fromMinute: minuteOfDay,
+  toMinute: minuteOfDay,
+}) satisfies z.ZodType<HungCurtain>;
+
+export const windowSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  side: z.enum(['a', 'b', 'c', 'd']),
+  offsetM: metres(0, 30),
+  insetM: metres(0, 30),
+  sillM: metres(0, 10),
+  widthM: metres(0.1, 20),
+  heightM: metres(0.1, 10),
+  slopeDeg: within(5, 90, 'degrees'),
+  glazingId: id,
+  frameShare: share(0, 0.9),
+  dirtShare: share(0, 0.9),
+  curtains: z.array(hungCurtainSchema).max(MOST_CURTAINS, `At most ${MOST_CURTAINS} curtains.`).readonly(),
+  outsideKind: z.enum(['open', 'ring', 'row']),
+  outsideDeg: within(0, 85, 'degrees'),
+  outsideReflectance: share(0, 0.9),
+  groundReflectance: share(0, 0.9),
+  revealM: metres(0, 1.5),
+  overhangM: metres(0, 6),
+  overhangAboveM: metres(0, 4),
+}) satisfies z.ZodType<Window>;
+
+const bearing = within(0, 360, 'degrees');
+
+export const obstructionSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  kind: z.enum(OBSTRUCTION_KINDS),
+  fromBearing: bearing,
+  toBearing: bearing,
+  heightDeg: within(1, 85, 'degrees'),
+  reflectance: share(0, 0.9),
+  leafMonths: months,
+}) satisfies z.ZodType<Obstruction>;
+
+export const blockSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  xM: metres(0, 30),
+  yM: metres(0, 30),
+  zM: metres(0, 10),
+  widthM: metres(0.02, 20),
+  depthM: metres(0.02, 20),
+  heightM: metres(0.02, 10),
+}) satisfies z.ZodType<Block>;
+
+export const standSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  kind: z.enum(['sill', 'shelf', 'table', 'trolley', 'floor', 'rail', 'board']),
+  xM: metres(0, 30),
+  yM: metres(0, 30),
+  widthM: metres(0.05, 20),
+  depthM: metres(0.05, 20),
+}) satisfies z.ZodType<Stand>;
+
+export const tierSchema = z.strictObject({
+  id,
+  standId: id,
+  heightM: metres(0, 8),
+  board: z.enum(['solid', 'open']),
+}) satisfies z.ZodType<Tier>;
+
+export const spotSchema = z.strictObject({
+  id,
+  tierId: id,
+  name,
+  alongM: metres(0, 20),
+  acrossM: metres(0, 20),
+  sizeM: metres(0.03, 3),
+  freeHeightM: metres(0.03, 8),
+  loadKg: within(0.1, 500, 'kg'),
+  reach: z.enum(['easy', 'step', 'hard']),
+}) satisfies z.ZodType<Spot>;

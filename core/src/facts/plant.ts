@@ -1,0 +1,60 @@
+/** One pot, or a batch of alike pots. */
+import type { Parent, School } from '../taxon';
+
+export type Stage =
+  | 'seed'
+  | 'cutting'
+  | 'rooted-cutting'
+  | 'seedling'
+  | 'juvenile'
+  | 'adult'
+  | 'in-bud'
+  | 'in-bloom'
+  | 'recovering'
+  | 'just-arrived';
+
+/** What the grower saw last; it rules over the calendar. `by-season` lets the calendar decide. */
+export const GROWTH_STATES = ['by-season', 'new-leaf', 'root-tips', 'growing', 'finished', 'resting'] as const;
+export type GrowthState = (typeof GROWTH_STATES)[number];
+
+/** What is seen of a plant that shifts its needs against its taxon's. */
+export const TRAITS = [
+  'variegated',
+  'felted',
+  'silvered',
+  'thick-leaved',
+  'thin-leaved',
+  'mounted',
+  'juvenile-leaf',
+  'mature-climbing',
+] as const;
+export type Trait = (typeof TRAITS)[number];
+
+/** How much leaf a plant has over the ground it covers. */
+export const FOLIAGES = ['sparse', 'medium', 'dense'] as const;
+export type Foliage = (typeof FOLIAGES)[number];
+
+export interface Plant {
+  readonly id: string;
+  readonly homeId: string;
+  /** Key of a taxon in the catalogue, of a group there (`group-aroids`) while its name is not known, or of an own taxon. */
+  readonly taxonId: string;
+  /** Parents of a hybrid without a name of its own; with any, they stand in place of the taxon. */
+  readonly parents: readonly Parent[];
+  readonly traits: readonly Trait[];
+  /** The grower's own name for it. */
+  readonly name: string;
+  readonly stage: Stage;
+  readonly growthState: GrowthState;
+  /** When that was seen, YYYY-MM-DD; null rules the whole year. */
+  readonly stateSeenOn: string | null;
+  /** The way it is taken through its rest, where that differs from the home's. */
+  readonly restSchool: School | null;
+  readonly potCm: number | null;
+  readonly heightCm: number | null;
+  readonly foliage: Foliage;
+  readonly spotId: string | null;
+  /** Date it arrived, YYYY-MM-DD. */
+  readonly arrivedOn: string | null;
+  readonly note: string;
+}

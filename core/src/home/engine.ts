@@ -1,0 +1,176 @@
+/** The engine of a home: what each spot gives in each month and what each plant wants, remembered between questions. */
+import { airYear } from '../air';
+import { KINDS, type AirStatement, type HomeFacts, type Plant } from '../facts';
+import type { Condition } from '../fit';
+import type { Target } from '../plant';
+import { placedSpots, type PlacedSpot } from '../room';
+import { conditionOf, dimmed, type LitLamp } from './conditions';
+import { AttachmentShelf, type Attachments, type Knowledge, type Sources } from './knowledge';
+import { plantTargets } from './known';
+import { LitHome, type HomeSky } from './lit-home';
+import { Memory, Names } from './memory';
+import { calibrationAt, comparedReadings, type ComparedReading, type SpotCalibration } from './readings';
+import { leafPlaceOf, sceneOf } from './scene';
+
+export interface SpotAnswer {
+  readonly spotId: string;
+  readonly conditions: readonly Condition[];
+  /** Share of open ground's light that reaches it under an overcast sky. */
+  readonly daylightFactor: number;
+  /** What readings have corrected; the conditions hold it already. */
+  readonly calibration: SpotCalibration | null;
+}
+
+/** All spots of a home, or one, with the readings that count. */
+export interface SpotAnswers {
+  readonly spots: readonly SpotAnswer[];
+  readonly readings: readonly ComparedReading[];
+}
+
+/** Work in steps: yields the share that is done, 0..1, now and then, and returns what it was for. */
+export type Steps<T> = Generator<number, T, void>;
+
+/** Runs steps to their end at once. */
+export function finish<T>(steps: Steps<T>): T {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** So many spots are worked out between two steps. */
+const SPOTS_A_STEP = 4;
+
+const SPOTS_REMEMBERED = 1200;
+const TARGETS_REMEMBERED = 4000;
+
+/** What a spot's answer is made from, put together once for a whole home. */
+interface SpotInputs {
+  readonly facts: HomeFacts;
+  readonly year: number;
+  readonly scene: ReturnType<typeof sceneOf>;
+  readonly sky: HomeSky;
+  readonly placed: ReadonlyMap<string, PlacedSpot>;
+  readonly readings: readonly ComparedReading[];
+  readonly airKeys: ReadonlyMap<string, string>;
+}
+
+/**
+ * Works on homes, remembering geometry and skies: a curtain or a lamp moved costs little. Questions are put to it.
+ * @example finish(homeAnswers(new HomeEngine(knowledge), facts, { year: 2026 }))
+ */
+export class HomeEngine {
+  readonly lit: LitHome;
+  readonly sources: Sources;
+  private readonly spots = new Memory<SpotAnswer>(SPOTS_REMEMBERED);
+  private readonly targets = new Memory<Target[]>(TARGETS_REMEMBERED);
+  private readonly readings = new Memory<readonly ComparedReading[]>(4);
+  private readonly names = new Names();
+
+  constructor(knowledge: Knowledge, attachments: Attachments = new AttachmentShelf()) {
+    this.sources = {
+      ...knowledge,
+      weatherHours: (fileKey) => attachments.weatherHours(fileKey),
+      intensities: (fileKey) => attachments.intensities(fileKey),
+    };
+    this.lit = new LitHome(this.sources);
+  }
+
+  /** Twelve months of one spot, readings counted in; none when it is not there. */
+  conditionsOf(facts: HomeFacts, spotId: string, year: number): readonly Condition[] {
+    return finish(this.spotAnswers(facts, year, spotId)).spots[0]?.conditions ?? [];
+  }
+
+  /** What readings correct at one spot. */
+  calibrationOf(facts: HomeFacts, spotId: string, year: number): SpotCalibration | null {
+    return finish(this.spotAnswers(facts, year, spotId)).spots[0]?.calibration ?? null;
+  }
+
+  /** Readings against the model, and what they correct at each spot, or at one. */
+  *spotAnswers(facts: HomeFacts, year: number, only?: string): Steps<SpotAnswers> {
+    this.makeRoom(facts);
+    const inputs = this.inputsOf(facts, year);
+    const asked = only === undefined ? [...inputs.placed.values()] : [inputs.placed.get(only)].filter((spot) => !!spot);
+    const spots: SpotAnswer[] = [];
+    for (const [i, spot] of asked.entries()) {
+      if (only === undefined && i % SPOTS_A_STEP === 0) yield i / asked.length;
+      spots.push(this.spotAnswer(inputs, spot));
+    }
+    return { spots, readings: inputs.readings };
+  }
+
+  /** A plant's targets through the year, January first; none when nothing is known of it. */
+  targetsOf(facts: HomeFacts, plant: Plant): Target[] {
+    const { spotId: _spot, note: _note, arrivedOn: _arrived, name: _name, ...needs } = plant;
+    const own = facts.ownTaxa.length + facts.corrections.length > 0;
+    const knows = own ? this.names.ofParts(facts.ownTaxa, facts.corrections) : '';
+    const { latitude, restSchool, lightAim } = facts.home;
+    return this.targets.recall(JSON.stringify([needs, latitude, restSchool, lightAim, knows]), () =>
+      plantTargets(facts, plant, this.sources),
+    );
+  }
+
+  /** A home as large as its limits still finds everything it remembered. */
+  private makeRoom(facts: HomeFacts): void {
+    this.spots.holdAtLeast(2 * facts.spots.length);
+    this.targets.holdAtLeast(Math.min(KINDS.plants.limit, facts.plants.length) * 2);
+    this.lit.makeRoom(facts);
+  }
+
+  private inputsOf(facts: HomeFacts, year: number): SpotInputs {
+    const scene = sceneOf(facts, this.sources);
+    const sky = this.lit.sky(facts, year);
+    const placed = new Map(placedSpots(facts).map((spot) => [spot.spot.id, spot]));
+    const { latitude, longitude, timeZone } = facts.home;
+    const circuits = facts.circuits.map(({ name: _name, ...circuit }) => circuit);
+    const homeKey = JSON.stringify([latitude, longitude, timeZone, circuits]);
+    const airKeys = new Map(
+      facts.rooms.map((room) => [room.id, this.names.of(airKeyOf(homeKey, room, airOf(facts, room.id)))]),
+    );
+    return { facts, year, scene, sky, placed, airKeys, readings: this.comparedReadings(facts, scene, sky) };
+  }
+
+  /** Readings are held against the model once for each state of what the model is made from. */
+  private comparedReadings(facts: HomeFacts, scene: SpotInputs['scene'], sky: HomeSky): readonly ComparedReading[] {
+    if (facts.readings.every((reading) => reading.withdrawnOn !== null)) return [];
+    const { rooms, windows, stands, tiers, spots, circuits, lamps, plants, blocks, obstructions, photometries } = facts;
+    const parts = [rooms, windows, stands, tiers, spots, circuits, lamps, plants, blocks, obstructions, photometries];
+    const key = `${sky.key}|${this.names.ofParts(facts.readings, facts.home, ...parts)}`;
+    return this.readings.recall(key, () =>
+      comparedReadings({
+        lit: this.lit,
+        knowledge: this.sources,
+        scene,
+        sky,
+        placeOf: (spot) => leafPlaceOf(scene, spot),
+      }),
+    );
+  }
+
+  private spotAnswer({ facts, year, scene, sky, placed, readings, airKeys }: SpotInputs, spot: PlacedSpot): SpotAnswer {
+    const place = leafPlaceOf(scene, spot);
+    const { key, year: bare } = this.lit.daylight(scene, place, sky);
+    const bareLamps = this.lit.lampsAt(scene, place, sky);
+    const calibration = readings.length > 0 ? calibrationAt(spot, readings, placed) : null;
+    const lampsKey = bareLamps.map((lamp) => `${lamp.id}${lamp.ppfd}`).join();
+    const calibrated = calibration ? JSON.stringify(calibration) : '';
+    const whole = `${spot.spot.id}|${key}|${lampsKey}|${airKeys.get(spot.room.id)}|${calibrated}`;
+    return this.spots.recall(whole, () => {
+      const daylight = calibration?.daylight ? dimmed(bare, calibration.daylight.factor) : bare;
+      const factor = calibration?.lamps?.factor ?? 1;
+      const lit: LitLamp[] = bareLamps.map((lamp) => ({ ...lamp, ppfd: lamp.ppfd * factor }));
+      const air = airYear(airOf(facts, spot.room.id));
+      const conditions = air.map((month, month0) =>
+        conditionOf({ facts, room: spot.room, daylight, lit, air: month, month0, year }),
+      );
+      return { spotId: spot.spot.id, conditions, daylightFactor: daylight.daylightFactor, calibration };
+    });
+  }
+}
+
+const airOf = (facts: HomeFacts, roomId: string) => facts.air.filter((statement) => statement.roomId === roomId);
+
+function airKeyOf(homeKey: string, room: HomeFacts['rooms'][number], air: readonly AirStatement[]): string {
+  const { airMovement, eveningLux, eveningFromMinute, eveningToMinute } = room;
+  return JSON.stringify([homeKey, airMovement, eveningLux, eveningFromMinute, eveningToMinute, air]);
+}

@@ -1,0 +1,39 @@
+/** What would do best on a spot: taxa ranked for it. */
+import type { HomeFacts } from '../facts';
+import type { YearFit } from '../fit';
+import { knownTaxon, waysOf, type HomeEngine } from '../home';
+import { fitOfSpot } from '../match';
+import { yearTargets } from '../plant';
+
+export interface BestTaxaParams {
+  readonly spotId: string;
+  /** Of the catalogue or own ones. */
+  readonly taxonIds: readonly string[];
+  readonly count: number;
+  readonly year: number;
+}
+
+export interface TaxonFit {
+  readonly taxonId: string;
+  readonly fit: YearFit;
+}
+
+/** The taxa that suit a spot's whole year best, grown plants, best first. */
+export function bestTaxa(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  { spotId, taxonIds, count, year }: BestTaxaParams,
+): TaxonFit[] {
+  const conditions = engine.conditionsOf(facts, spotId, year);
+  if (conditions.length === 0) return [];
+  const ways = waysOf(facts.home, null);
+  return taxonIds
+    .flatMap((taxonId) => {
+      const taxon = knownTaxon(facts, taxonId, engine.sources)?.taxon;
+      if (!taxon) return [];
+      const targets = yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways);
+      return [{ taxonId, fit: fitOfSpot(targets, conditions) }];
+    })
+    .sort((p, q) => q.fit.whole - p.fit.whole)
+    .slice(0, count);
+}

@@ -1,0 +1,70 @@
+/** A whole home: every spot's year, and how each plant fares where it stands. */
+import type { HomeFacts } from '../facts';
+import type { Condition, YearFit } from '../fit';
+import type { ComparedReading, HomeEngine, SpotAnswer, Steps } from '../home';
+import { bestFreeSpot, fitOfSpot, type SpotChoice } from '../match';
+import type { Target } from '../plant';
+
+export interface PlantAnswer {
+  readonly plantId: string;
+  readonly targets: readonly Target[];
+  /** Where it stands now; null when it stands nowhere or its taxon is not known. */
+  readonly fit: YearFit | null;
+  /** The best spot that is free; null when none is. */
+  readonly bestFree: SpotChoice | null;
+}
+
+export interface HomeAnswers {
+  readonly year: number;
+  readonly spots: readonly SpotAnswer[];
+  readonly plants: readonly PlantAnswer[];
+  /** Readings that count, each against the model without them. */
+  readonly readings: readonly ComparedReading[];
+}
+
+/** Spots take nearly all of the time, plants what is left. */
+const SPOTS_SHARE = 0.9;
+const PLANTS_A_STEP = 50;
+
+/** Everything about a home in a year (docs/measured.md tells how long that takes). */
+export function* homeAnswers(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  { year }: { readonly year: number },
+): Steps<HomeAnswers> {
+  const ofSpots = engine.spotAnswers(facts, year);
+  let step = ofSpots.next();
+  for (; !step.done; step = ofSpots.next()) yield step.value * SPOTS_SHARE;
+  const { spots, readings } = step.value;
+  const conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]));
+  const free = freeSpots(facts);
+  const plants: PlantAnswer[] = [];
+  for (const [i, plant] of facts.plants.entries()) {
+    if (i % PLANTS_A_STEP === 0) yield SPOTS_SHARE + ((1 - SPOTS_SHARE) * i) / facts.plants.length;
+    plants.push(plantAnswer(engine, facts, plant, conditions, free));
+  }
+  return { year, spots, plants, readings };
+}
+
+function freeSpots(facts: HomeFacts): HomeFacts['spots'] {
+  const taken = new Set(facts.plants.map((plant) => plant.spotId));
+  return facts.spots.filter((spot) => !taken.has(spot.id));
+}
+
+function plantAnswer(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  plant: HomeFacts['plants'][number],
+  conditions: ReadonlyMap<string, readonly Condition[]>,
+  free: HomeFacts['spots'],
+): PlantAnswer {
+  const targets = engine.targetsOf(facts, plant);
+  if (targets.length === 0) return { plantId: plant.id, targets, fit: null, bestFree: null };
+  const here = (plant.spotId !== null && conditions.get(plant.spotId)) || null;
+  return {
+    plantId: plant.id,
+    targets,
+    fit: here ? fitOfSpot(targets, here) : null,
+    bestFree: bestFreeSpot({ plant, targets, spots: free, conditions, plants: facts.plants }),
+  };
+}

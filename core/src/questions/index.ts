@@ -1,0 +1,96 @@
+/** Everything that can be asked of a home, by name: what each question takes and what it answers. */
+import type { HomeFacts } from '../facts';
+import { finish, type ComparedReading, type HomeEngine, type Steps } from '../home';
+import type { RankedSpot } from '../match';
+import { beside, type Beside, type BesideParams } from './beside';
+import { bestTaxa, type BestTaxaParams, type TaxonFit } from './best-taxa';
+import { compareReading, type CompareReadingParams } from './compare-reading';
+import { homeAnswers, type HomeAnswers } from './home-answers';
+import { lightYear, type LightYear, type LightYearParams } from './light-year';
+import { losses, type Losses, type LossesParams } from './losses';
+import { rank, type RankParams } from './rank';
+import { roomDay, type RoomDay, type RoomDayParams } from './room-day';
+import { sunlightMap, type SunlightMap, type SunlightMapParams } from './sunlight-map';
+import { lampPlan, tierField, type LampPlan, type LampWish, type TierField } from './tier-field';
+
+export * from './beside';
+export * from './best-taxa';
+export * from './compare-reading';
+export * from './home-answers';
+export * from './light-year';
+export * from './losses';
+export * from './packed';
+export * from './rank';
+export * from './room-day';
+export * from './sunlight-map';
+export * from './tier-field';
+
+/** What each question takes and answers. Both are plain data, typed arrays among it, so that they cross to a worker. */
+export interface Questions {
+  home: { params: { readonly year: number }; answer: HomeAnswers };
+  rank: { params: RankParams; answer: RankedSpot[] };
+  bestTaxa: { params: BestTaxaParams; answer: TaxonFit[] };
+  sunlightMap: { params: SunlightMapParams; answer: SunlightMap | null };
+  roomDay: { params: RoomDayParams; answer: RoomDay | null };
+  lightYear: { params: LightYearParams; answer: LightYear | null };
+  beside: { params: BesideParams; answer: Beside[] };
+  losses: { params: LossesParams; answer: Losses | null };
+  compareReading: { params: CompareReadingParams; answer: ComparedReading | null };
+  tierField: { params: { readonly tierId: string; readonly year: number }; answer: TierField | null };
+  lampPlan: {
+    params: { readonly tierId: string; readonly wish: LampWish; readonly year: number };
+    answer: LampPlan | null;
+  };
+}
+
+export type QuestionName = keyof Questions;
+export type ParamsOf<Q extends QuestionName> = Questions[Q]['params'];
+export type AnswerOf<Q extends QuestionName> = Questions[Q]['answer'];
+
+/** How a question is answered: at once, or in steps between which it can be dropped. */
+type Answering<Q extends QuestionName> = (
+  engine: HomeEngine,
+  facts: HomeFacts,
+  params: ParamsOf<Q>,
+) => Steps<AnswerOf<Q>> | AnswerOf<Q>;
+
+const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
+  home: homeAnswers,
+  rank,
+  bestTaxa,
+  sunlightMap,
+  roomDay,
+  lightYear,
+  beside,
+  losses,
+  compareReading,
+  tierField,
+  lampPlan,
+};
+
+const isSteps = (answer: unknown): answer is Steps<unknown> =>
+  typeof answer === 'object' && answer !== null && Symbol.iterator in answer && 'next' in answer;
+
+/** Answers a question in steps. */
+export function* answerSteps<Q extends QuestionName>(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  question: Q,
+  params: ParamsOf<Q>,
+): Steps<AnswerOf<Q>> {
+  const answer = ANSWERS[question](engine, facts, params);
+  return isSteps(answer) ? ((yield* answer) as AnswerOf<Q>) : (answer as AnswerOf<Q>);
+}
+
+/**
+ * Answers a question at once.
+ * @example ask(new HomeEngine(knowledge), facts, 'home', { year: 2026 }).plants[0].fit
+ */
+export function ask<Q extends QuestionName>(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  question: Q,
+  params: ParamsOf<Q>,
+): AnswerOf<Q> {
+  return finish(answerSteps(engine, facts, question, params));
+}

@@ -1,0 +1,82 @@
+/** A spot's light year: what shines on it, and how strongly, at each half hour of each day. */
+import { DAY_THRESHOLD_PPFD } from '../light';
+import { placedSpots } from '../room';
+import { daysInMonth, instantOfWallClock, type CivilDate } from '../units';
+import type { HomeFacts } from '../facts';
+import { daylightOf, leafPlaceOf, momentLight, momentOf, sceneOf, type HomeEngine, type Steps } from '../home';
+
+/** Steps of a spot's light year: half hours down, days across. */
+export const YEAR_ROWS = 48;
+const ROW_MINUTES = 1440 / YEAR_ROWS;
+
+/** What shines most on a spot at a time. */
+export const SHINING = ['dark', 'sun', 'diffuse', 'lamps'] as const;
+
+export interface LightYear {
+  readonly days: number;
+  /** PPFD under the mean sky, `day * YEAR_ROWS + row`. */
+  readonly ppfd: Float32Array;
+  /** Index in `SHINING` of what gives most. */
+  readonly source: Uint8Array;
+  /** First day of each month, from 0. */
+  readonly monthStarts: readonly number[];
+}
+
+export interface LightYearParams {
+  readonly spotId: string;
+  readonly year: number;
+}
+
+/** A spot's year: each half hour of each day, as the clock on the wall shows it, under the mean sky. */
+export function* lightYear(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  { spotId, year }: LightYearParams,
+): Steps<LightYear | null> {
+  const shiningAt = shiningOn(engine, facts, spotId, year);
+  if (!shiningAt) return null;
+  const monthDays = Array.from({ length: 12 }, (_, i) => daysInMonth(year, i + 1));
+  const days = monthDays.reduce((sum, count) => sum + count, 0);
+  const ppfd = new Float32Array(days * YEAR_ROWS);
+  const source = new Uint8Array(days * YEAR_ROWS);
+  const monthStarts: number[] = [];
+  let at = 0;
+  for (const [month0, count] of monthDays.entries()) {
+    monthStarts.push(at / YEAR_ROWS);
+    for (let day = 1; day <= count; day++) {
+      yield at / ppfd.length;
+      for (let row = 0; row < YEAR_ROWS; row++, at++) {
+        const { sun, diffuse, lamps } = shiningAt({ year, month: month0 + 1, day }, (row + 0.5) * ROW_MINUTES);
+        ppfd[at] = sun + diffuse + lamps;
+        source[at] = strongest(sun, diffuse, lamps);
+      }
+    }
+  }
+  return { days, ppfd, source, monthStarts };
+}
+
+/** What shines on a spot at a minute of a date, readings counted in; null when the spot is not there. */
+function shiningOn(engine: HomeEngine, facts: HomeFacts, spotId: string, year: number) {
+  const scene = sceneOf(facts, engine.sources);
+  const placed = placedSpots(facts).find(({ spot }) => spot.id === spotId);
+  if (!placed) return null;
+  const place = leafPlaceOf(scene, placed);
+  const sky = engine.lit.sky(facts, year);
+  const calibration = engine.calibrationOf(facts, spotId, year);
+  const onDaylight = calibration?.daylight?.factor ?? 1;
+  const onLamps = calibration?.lamps?.factor ?? 1;
+  const { lit, sources: knowledge } = engine;
+  const as = { curtains: 'as-scheduled', lamps: 'as-scheduled', sunPatch: 'between-nodes' } as const;
+  return (date: CivilDate, minute: number) => {
+    const moment = momentOf(facts, sky, instantOfWallClock(date, minute, facts.home.timeZone), 'typical', date);
+    const light = momentLight({ lit, knowledge, scene, place, sky, moment, minute, ...as });
+    const sun = light.sun * onDaylight;
+    return { sun, diffuse: daylightOf(light) * onDaylight - sun, lamps: light.lamps * onLamps + light.roomLight };
+  };
+}
+
+function strongest(sun: number, diffuse: number, lamps: number): number {
+  const most = Math.max(sun, diffuse, lamps);
+  if (most < DAY_THRESHOLD_PPFD) return 0;
+  return most === sun ? 1 : most === diffuse ? 2 : 3;
+}
