@@ -30,11 +30,11 @@ module.exports = {
       setupFiles: ['<rootDir>/jest.setup.js'],
       moduleNameMapper: {
         '^expo-router$': '<rootDir>/testing/router.mock',
-        '/workers/client$': '<rootDir>/testing/answer-service.mock',
+        '/workers/start$': '<rootDir>/testing/start.mock',
       },
       testMatch: ['<rootDir>/**/*.test.{ts,tsx}'],
       transformIgnorePatterns: [
-        'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-paper|react-native-svg|gifted-charts-core|nanoid|comlink|@dulvan))',
+        'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-paper|react-native-svg|gifted-charts-core|nanoid|idb-keyval|@dulvan))',
       ],
     },
   ],

@@ -1,4 +1,4 @@
-import { NotHere } from '../features/shell/not-here';
+import { NotHere } from '../parts/not-here';
 
 export default function NotFoundRoute() {
   return <NotHere what="page" back="/" />;

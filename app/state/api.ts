@@ -1,48 +1,87 @@
 /** Asks the server, by the contract's table of endpoints; a refusal comes back as a value. */
-import { endpoints, refusalSchema, type EndpointName, type Refusal, type ResponseOf } from '@dulvan/contract';
-import { z } from 'zod';
+import {
+  CONTRACT_HEADER,
+  CONTRACT_VERSION,
+  endpoints,
+  refusalSchema,
+  type EndpointName,
+  type Refusal,
+  type ResponseOf,
+} from '@dulvan/contract';
+import { nanoid } from 'nanoid';
+import type { z } from 'zod';
 
 export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: Refusal };
 
 interface Asked {
   readonly params?: Record<string, string>;
   readonly query?: Record<string, string>;
-  /** An object is sent as JSON; text is sent as it stands. */
-  readonly body?: object | string;
+  /** Sent as JSON. */
+  readonly body?: object;
+  /** Sent as they are. */
+  readonly bytes?: { readonly content: BodyInit; readonly type: string };
 }
 
 /** The API's own address while developing; the page's otherwise. */
-const BASE = process.env.EXPO_PUBLIC_API ?? '';
+export const BASE = process.env.EXPO_PUBLIC_API ?? '';
 
-const unreachable = (message: string): Answer<never> => ({ ok: false, refusal: { message, problems: [] } });
+const refused = (message: string): Answer<never> => ({ ok: false, refusal: { message, problems: [] } });
+
+/** A key by which the server knows a request again: sent twice, it counts once. */
+export const requestKey = () => nanoid(16);
+
+/** An endpoint's address with its parameters in place. */
+function addressOf(name: EndpointName, { params, query }: Asked): string {
+  const filled = endpoints[name].path.replace(/\{(\w+)\}/g, (_, key: string) =>
+    encodeURIComponent(params?.[key] ?? ''),
+  );
+  return `${BASE}${filled}${query ? `?${new URLSearchParams(query).toString()}` : ''}`;
+}
+
+function requestOf(name: EndpointName, { body, bytes }: Asked): RequestInit {
+  const method = endpoints[name].method.toUpperCase();
+  if (bytes) return { method, headers: { 'Content-Type': bytes.type }, body: bytes.content };
+  if (body === undefined) return { method };
+  return { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+}
+
+/** A request that carries a key may be sent again when its answer was lost. */
+const isRepeatable = ({ body }: Asked) => body !== undefined && 'key' in body;
+const AGAIN_AFTER_MS = 400;
+
+async function reach(address: string, request: RequestInit, isSafe: boolean): Promise<Response> {
+  try {
+    return await fetch(address, request);
+  } catch (error) {
+    if (!isSafe) throw error;
+    await new Promise((resolve) => setTimeout(resolve, AGAIN_AFTER_MS));
+    return fetch(address, request);
+  }
+}
 
 /** Asks one endpoint. Never throws: a server that cannot be reached is a refusal too. */
 export async function ask<N extends EndpointName>(name: N, asked: Asked = {}): Promise<Answer<ResponseOf<N>>> {
-  const { method, path, response } = endpoints[name];
-  const filled = path.replace(/\{(\w+)\}/g, (_, key: string) => encodeURIComponent(asked.params?.[key] ?? ''));
-  const query = asked.query ? `?${new URLSearchParams(asked.query).toString()}` : '';
+  const endpoint: { readonly response: z.ZodType; readonly carries?: 'bytes'; readonly checked?: 'when-stored' } =
+    endpoints[name];
   try {
-    const reply = await fetch(`${BASE}${filled}${query}`, {
-      method: method.toUpperCase(),
-      ...(asked.body === undefined
-        ? {}
-        : {
-            headers: { 'Content-Type': 'application/json' },
-            body: typeof asked.body === 'string' ? asked.body : JSON.stringify(asked.body),
-          }),
-    });
+    const reply = await reach(addressOf(name, asked), requestOf(name, asked), isRepeatable(asked));
+    const version = reply.headers.get(CONTRACT_HEADER);
+    if (version !== null && version !== CONTRACT_VERSION) {
+      return refused('The server and this page are of different versions. Reload the page.');
+    }
+    if (reply.ok && endpoint.carries) return { ok: true, value: (await reply.arrayBuffer()) as ResponseOf<N> };
     const json: unknown = await reply.json();
     if (!reply.ok) {
       const refusal = refusalSchema.safeParse(json);
-      return refusal.success
-        ? { ok: false, refusal: refusal.data }
-        : unreachable('The server answered in a way this app does not know.');
+      if (refusal.success) return { ok: false, refusal: refusal.data };
+      return refused('The server answered in a way this app does not know.');
     }
-    const parsed = (response as unknown as z.ZodType<ResponseOf<N>>).safeParse(json);
-    return parsed.success
-      ? { ok: true, value: parsed.data }
-      : unreachable('The server and this app are of different versions. Reload the page.');
+    // What is large was checked when it was stored: looking through it again would keep a phone busy.
+    if (endpoint.checked) return { ok: true, value: json as ResponseOf<N> };
+    const parsed = endpoint.response.safeParse(json);
+    if (parsed.success) return { ok: true, value: parsed.data as ResponseOf<N> };
+    return refused('The server and this page are of different versions. Reload the page.');
   } catch {
-    return unreachable('The server cannot be reached. Nothing was stored; what you typed is still here.');
+    return refused('The server cannot be reached. Nothing was stored; what you typed is still here.');
   }
 }

@@ -2,7 +2,7 @@
 import { Pressable, Text, View } from 'react-native';
 import { FONT, SPACE, TOUCH } from './theme';
 import { useInk } from './use-ink';
-import { MONTH_NAMES } from './words';
+import { MONTH_NAMES } from './months';
 
 interface ChoicesGiven {
   readonly label: string;

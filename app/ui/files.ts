@@ -9,3 +9,11 @@ export function saveFile(name: string, content: BlobPart, type: string): void {
   link.click();
   URL.revokeObjectURL(url);
 }
+
+/** Lets the browser fetch an address into a file of its own: however large, it passes through no memory of the page. */
+export function saveAddress(address: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = '';
+  link.click();
+}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Platform, Pressable, Text, View, type GestureResponderEvent } from 'react-native';
 import { FONT, TOUCH } from './theme';
 import { useInk } from './use-ink';
-import { MONTH_NAMES, monthName } from './words';
+import { MONTH_NAMES, monthName } from './months';
 
 interface Given {
   readonly month: number;

@@ -4,7 +4,7 @@ import { Text } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { Choices, MonthBoxes } from './choices';
 import { Drawing } from './drawing';
-import { FitMark } from './fit-mark';
+import { FitMark } from '../parts/fit-mark';
 import { fileNameOf, savePicture } from './picture';
 import { lightTheme } from './theme';
 

@@ -1,7 +1,16 @@
-/** Computes a home's answers off the main thread. */
-import { knowledge } from '@dulvan/catalogue';
-import { HomeEngine } from '@dulvan/core';
-import { expose } from 'comlink';
-import { questionsOf } from './questions';
+/** Computes off the page's thread. */
+import { Answering } from './answering';
+import type { ToWorker } from './protocol';
 
-expose(questionsOf(new HomeEngine(knowledge)));
+const channel = new MessageChannel();
+channel.port1.start();
+
+/** A turn of the worker's own event loop, without the delay that timers have. */
+const breathe = () =>
+  new Promise<void>((resolve) => {
+    channel.port1.onmessage = () => resolve();
+    channel.port2.postMessage(null);
+  });
+
+const answering = new Answering((message) => self.postMessage(message), breathe);
+self.onmessage = ({ data }: MessageEvent<ToWorker>) => answering.hear(data);

@@ -74,6 +74,7 @@ export const endpoints = {
     summary: 'All facts of a home, and its revision',
     params: homeParams,
     response: keptHome,
+    checked: 'when-stored',
   },
   changesSince: {
     method: 'get',
@@ -82,6 +83,7 @@ export const endpoints = {
     params: homeParams,
     query: z.object({ since: z.string().regex(/^\d{1,12}$/, 'A revision.') }),
     response: changesSince,
+    checked: 'when-stored',
   },
   change: {
     method: 'post',
@@ -212,6 +214,7 @@ export const endpoints = {
     body: z.strictObject({ question: z.enum(QUESTIONS_ANSWERED), params: z.record(z.string(), z.unknown()) }),
     /** The answer as packed text: numbers in a row are written in base 64 (core’s `unpacked` reads it). */
     response: z.strictObject({ revision, engine: z.string(), answer: z.unknown() }),
+    checked: 'when-stored',
   },
   importBundle: {
     method: 'post',
@@ -242,7 +245,13 @@ interface Endpoint {
   /** What its request or its answer is where that is no JSON. */
   readonly takes?: 'bytes';
   readonly carries?: 'bytes';
+  /** Answers that were checked when they were stored, and that are large: the page takes them as they are. */
+  readonly checked?: 'when-stored';
 }
 
 export type EndpointName = keyof typeof endpoints;
 export type ResponseOf<N extends EndpointName> = z.infer<(typeof endpoints)[N]['response']>;
+
+/** Told with every answer: page and server must speak of the same shapes. */
+export const CONTRACT_VERSION = '4';
+export const CONTRACT_HEADER = 'X-Dulvan-Contract';

@@ -4,6 +4,7 @@ export * from './earlier-bundle';
 export * from './own-knowledge';
 export * from './epw';
 export * from './eulumdat';
+export * from './lamp-file';
 export * from './lm63';
 export * from './photometry-file';
 export * from './parsed';

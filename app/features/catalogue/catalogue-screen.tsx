@@ -12,8 +12,8 @@ import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
-import { commonName, mol } from '../../ui/words';
-import { EATER_WORD } from '../plants/hazards';
+import { commonName, mol } from '../../parts/words';
+import { EATER_WORD } from '../../parts/hazards';
 import { HEIGHT_OFFERS, HUMIDITY_OFFERS, LIGHT_OFFERS, NIGHT_OFFERS, filterOf, suits } from './need-filter';
 
 const DRAFT = 'catalogue/filter';

@@ -6,10 +6,10 @@ import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
 import { useSettings } from '../../state/settings';
 import { went } from '../../testing/router.mock';
-import { caught, open, settled, showHome, shownHome, withRole, wordsIn } from '../../testing/shown-home';
+import { caught, entryPut, open, settled, showHome, shownHome, withRole, wordsIn } from '../../testing/shown-home';
 import { CatalogueScreen } from './catalogue-screen';
 import { CompareScreen } from './compare-screen';
-import { FiguresTable, figureWords } from './figures-table';
+import { FiguresTable, figureWords } from '../../parts/figures-table';
 import { KnowledgeScreen } from './knowledge-screen';
 import { filterOf, suits } from './need-filter';
 import { NoLabelScreen } from './no-label-screen';
@@ -109,7 +109,7 @@ describe('a taxon’s sheet', () => {
     await settled();
     expect(caught[0]!.changes[0]).toMatchObject({
       list: 'corrections',
-      after: {
+      entry: {
         taxonId: 'aloe-vera',
         plantId: null,
         figure: 'light.thrivesFrom',
@@ -199,7 +199,7 @@ describe('own taxa', () => {
     await settled();
     expect(caught[0]!.changes[0]).toMatchObject({
       list: 'ownTaxa',
-      after: { name: 'Aloe of mine', basedOn: 'group-succulents' },
+      entry: { name: 'Aloe of mine', basedOn: 'group-succulents' },
     });
   });
 
@@ -244,7 +244,7 @@ describe('figures in words', () => {
     fireEvent.changeText(screen.getByLabelText('Why'), 'A cold porch');
     fireEvent.press(screen.getByLabelText('Keep this figure'));
     await settled();
-    expect((caught[0]!.changes[0]!.after as { value: number }).value).toBeCloseTo(5, 6);
+    expect(entryPut<{ value: number }>().value).toBeCloseTo(5, 6);
     useSettings.setState({ units: metric });
   });
 });

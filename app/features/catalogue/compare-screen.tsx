@@ -10,11 +10,11 @@ import { Page, Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { commonName } from '../../ui/words';
-import { Hazards } from '../plants/hazards';
-import { NotHere } from '../shell/not-here';
-import { figureWords } from './figures-table';
-import { TaxonPicker } from './taxon-picker';
+import { commonName } from '../../parts/words';
+import { Hazards } from '../../parts/hazards';
+import { NotHere } from '../../parts/not-here';
+import { figureWords } from '../../parts/figures-table';
+import { TaxonPicker } from '../../parts/taxon-picker';
 
 export function CompareScreen({ one, other }: { readonly one: string; readonly other: string | null }) {
   const first = useKnownTaxon(one)?.taxon;

@@ -1,7 +1,6 @@
 /** The grower's own knowledge in one place: own taxa and corrections, in and out as files. */
 import { knowledge } from '@dulvan/catalogue';
-import type { Change } from '@dulvan/contract';
-import { FIGURES, knownTaxon, type HomeFacts } from '@dulvan/core';
+import { FIGURES, knownTaxon, type HomeFacts, drop, put, type Change } from '@dulvan/core';
 import {
   KNOWLEDGE_LIMIT,
   readKnowledge,
@@ -19,8 +18,8 @@ import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
-import { count, plantName } from '../../ui/words';
-import { figureWords } from './figures-table';
+import { count, plantName } from '../../parts/words';
+import { figureWords } from '../../parts/figures-table';
 
 type Item = { readonly kind: 'own'; readonly id: string } | { readonly kind: 'correction'; readonly id: string };
 
@@ -100,9 +99,7 @@ function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: 
       <Button
         label={`Withdraw ${FIGURES[figure].label} of ${whose}`}
         onPress={() =>
-          void change(`Withdrew a correction of ${whose}: ${FIGURES[figure].label}`, [
-            { list: 'corrections', id, after: null },
-          ])
+          void change(`Withdrew a correction of ${whose}: ${FIGURES[figure].label}`, [drop('corrections', id)])
         }
       >
         Withdraw
@@ -115,26 +112,26 @@ const SHOWN_REFUSALS = 8;
 
 function InAndOut({ facts }: { readonly facts: HomeFacts }) {
   const { danger } = useInk();
-  const change = useHome((state) => state.change);
+  const attempt = useHome((state) => state.attempt);
   const chooser = useRef<HTMLInputElement>(null);
   const [refusals, setRefusals] = useState<readonly LineRefusal[]>([]);
   const [message, setMessage] = useState<string | null>(null);
   const take = async (text: string) => {
-    const reading = readKnowledge(text, facts.home.id);
-    setRefusals(reading.refusals);
+    const parsed = readKnowledge(text, facts.home.id);
+    setRefusals(parsed.refusals);
     const changes: Change[] = [
-      ...reading.ownTaxa.map((after): Change => ({ list: 'ownTaxa', id: after.id, after })),
-      ...reading.corrections.map((after): Change => ({ list: 'corrections', id: after.id, after })),
+      ...parsed.ownTaxa.map((own) => put('ownTaxa', own)),
+      ...parsed.corrections.map((correction) => put('corrections', correction)),
     ];
     if (changes.length === 0) {
       setMessage('Nothing was taken in.');
       return;
     }
-    const refusal = await change(`Took in ${count(changes.length, 'line')} of own knowledge`, changes);
+    const refusal = await attempt(`Took in ${count(changes.length, 'line')} of own knowledge`, changes);
     setMessage(
       refusal
         ? `Nothing was taken in. ${refusal.message}`
-        : `Took in ${count(changes.length, 'line')}${reading.refusals.length > 0 ? `; left out ${count(reading.refusals.length, 'line')}` : ''}.`,
+        : `Took in ${count(changes.length, 'line')}${parsed.refusals.length > 0 ? `; left out ${count(parsed.refusals.length, 'line')}` : ''}.`,
     );
   };
   const chosen = async (event: ChangeEvent<HTMLInputElement>) => {

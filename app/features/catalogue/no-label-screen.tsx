@@ -19,9 +19,9 @@ import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { YearBands } from '../../ui/year-bands';
-import { Hazards } from '../plants/hazards';
-import { useMonth } from '../rooms/use-month';
+import { YearBands } from '../../parts/year-bands';
+import { Hazards } from '../../parts/hazards';
+import { useMonth } from '../../parts/use-month';
 
 const DRAFT = 'catalogue/seen';
 const TRAIT_KEYS = Object.keys(VISIBLE_TRAITS) as VisibleTrait[];

@@ -1,7 +1,7 @@
 /** A taxon of the grower's own: named here, begun from the nearest taxon or group, taken out again. */
 import { ownTaxonSchema } from '@dulvan/contract';
 import { groups, knowledge } from '@dulvan/catalogue';
-import type { HomeFacts, OwnTaxon, Taxon } from '@dulvan/core';
+import { drop as dropFact, put as putFact, type HomeFacts, type OwnTaxon, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -15,9 +15,9 @@ import { Page, Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { newId } from '../place/blank';
-import { NotHere } from '../shell/not-here';
-import { TaxonPicker } from './taxon-picker';
+import { newId } from '../../parts/new-id';
+import { NotHere } from '../../parts/not-here';
+import { TaxonPicker } from '../../parts/taxon-picker';
 
 const listed = (text: string) =>
   text
@@ -43,7 +43,7 @@ export function OwnTaxonScreen({ taxonId }: { readonly taxonId: string | null })
 
 function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own: OwnTaxon | null }) {
   const { danger } = useInk();
-  const change = useHome((state) => state.change);
+  const attempt = useHome((state) => state.attempt);
   const draftKey = `ownTaxa/${own?.id ?? 'new'}`;
   const draft = useDrafts((state) => state.drafts[draftKey]);
   const { put, drop } = useDrafts.getState();
@@ -79,8 +79,8 @@ function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own:
       });
       return;
     }
-    const refusal = await change(`${own ? 'Changed' : 'Added'} the taxon ${parsed.data.name}`, [
-      { list: 'ownTaxa', id, after: parsed.data },
+    const refusal = await attempt(`${own ? 'Changed' : 'Added'} the taxon ${parsed.data.name}`, [
+      putFact('ownTaxa', parsed.data),
     ]);
     if (refusal) {
       setErrors(
@@ -189,11 +189,11 @@ export function OwnTaxonCare({ facts, taxonId }: { readonly facts: HomeFacts; re
   ).length;
   const corrections = facts.corrections.filter((correction) => correction.taxonId === own.id);
   const takeOut = async () => {
-    const refusal = await change(`Took out the taxon ${own.name}`, [
-      ...corrections.map(({ id }) => ({ list: 'corrections' as const, id, after: null })),
-      { list: 'ownTaxa', id: own.id, after: null },
+    const outcome = await change(`Took out the taxon ${own.name}`, [
+      ...corrections.map(({ id }) => dropFact('corrections', id)),
+      dropFact('ownTaxa', own.id),
     ]);
-    if (!refusal) router.replace('/catalogue/knowledge');
+    if (outcome === 'stored') router.replace('/catalogue/knowledge');
   };
   return (
     <Row>

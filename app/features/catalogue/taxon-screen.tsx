@@ -21,12 +21,13 @@ import { Choices } from '../../ui/choices';
 import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { commonName, monthName } from '../../ui/words';
-import { YearBands } from '../../ui/year-bands';
-import { Hazards } from '../plants/hazards';
-import { useMonth } from '../rooms/use-month';
-import { NotHere } from '../shell/not-here';
-import { FiguresTable } from './figures-table';
+import { commonName } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { YearBands } from '../../parts/year-bands';
+import { Hazards } from '../../parts/hazards';
+import { useMonth } from '../../parts/use-month';
+import { NotHere } from '../../parts/not-here';
+import { FiguresTable } from '../../parts/figures-table';
 import { OwnTaxonCare } from './own-taxon';
 
 export function TaxonScreen({ taxonId }: { readonly taxonId: string }) {

@@ -3,7 +3,9 @@ import { fitOfSpot, type Beside, type HomeFacts, type Spot } from '@dulvan/core'
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { useAnswers, useBeside } from '../../state/answers';
+import { shownValue, useBeside } from '../../state/questions';
+import { useVerdicts } from '../../state/verdicts';
+import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { TextLink } from '../../ui/button';
@@ -13,9 +15,10 @@ import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { brightness, fitShare, length, mol, monthName, plantName, spotPlace } from '../../ui/words';
-import { useMonth } from '../rooms/use-month';
-import { NotHere } from '../shell/not-here';
+import { brightness, fitShare, length, mol, plantName, spotPlace } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { useMonth } from '../../parts/use-month';
+import { NotHere } from '../../parts/not-here';
 
 const MOST_OTHERS = 5;
 
@@ -30,8 +33,9 @@ function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot:
   const [month, setMonth] = useMonth();
   const [others, setOthers] = useState<string[]>(() => firstOthers(facts, spot));
   const units = useUnits();
-  const list = useBeside(facts, spot.id, others);
-  const answers = useAnswers((state) => state.answers);
+  const asked = useBeside(facts, spot.id, others);
+  const list = shownValue(asked);
+  const { answers } = useVerdicts();
   const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
   const targets = answers?.plants.find((answer) => answer.plantId === plant?.id)?.targets ?? [];
   const most = Math.max(1, ...(list ?? []).flatMap((entry) => entry.good));
@@ -53,7 +57,7 @@ function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot:
       <Title>Beside other places</Title>
       <MonthSlider month={month} onMonth={setMonth} />
       <Small>{`${monthName(month)}: mean light, all sources. The thin line runs from a poor to a good year.`}</Small>
-      {list ? null : <Small>Working …</Small>}
+      <Pending asked={asked} />
       <View role="list" aria-label={`Light in ${monthName(month)}, place by place`} style={{ gap: SPACE.m }}>
         {list?.map((entry) => (
           <View key={entry.key} role="listitem" style={{ gap: 2 }}>

@@ -1,41 +1,47 @@
 /** Weather and lamps from files: a year of hours in EPW, lamps in LM-63 and EULUMDAT; in and out. */
-import type { Change } from '@dulvan/contract';
-import { MOST_INTENSITIES } from '@dulvan/contract';
-import { monthlyGlobal, type HomeFacts, type Photometry } from '@dulvan/core';
+import {
+  MOST_INTENSITIES,
+  distanceKm,
+  drop,
+  fallenWith,
+  monthlyGlobal,
+  patch,
+  put,
+  type Change,
+  type HomeFacts,
+  type Photometry,
+} from '@dulvan/core';
 import {
   FILE_LIMIT,
-  readEpw,
-  readEulumdat,
-  readLm63,
+  readIntensities,
+  readWeatherHours,
   writeEulumdat,
+  writeIntensities,
   writeLm63,
+  writeWeatherHours,
   type ParsedFile,
+  type ParsedPhotometry,
+  type ParsedWeather,
 } from '@dulvan/formats';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useEffect, useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
+import { ask } from '../../state/api';
 import { useFacts, useHome } from '../../state/home';
+import { LANES } from '../../state/lanes';
+import { loadStoredFile } from '../../state/stored-files';
 import { Button, TextLink } from '../../ui/button';
 import { saveFile } from '../../ui/files';
 import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { count, weatherName } from '../../ui/words';
-import { newId } from '../place/blank';
+import { count, weatherName } from '../../parts/words';
+import { newId } from '../../parts/new-id';
 
 export function FilesScreen() {
   const facts = useFacts();
   if (!facts) return null;
   return <TwoPanes first={<WeatherPart facts={facts} />} second={<LampPart facts={facts} />} />;
-}
-
-const KM_PER_DEGREE = 111;
-
-/** Kilometres between a home and a station, near enough. */
-function distanceKm(facts: HomeFacts, station: { readonly latitude: number; readonly longitude: number }): number {
-  const across =
-    (((station.longitude - facts.home.longitude + 540) % 360) - 180) * Math.cos((facts.home.latitude * Math.PI) / 180);
-  return Math.hypot(station.latitude - facts.home.latitude, across) * KM_PER_DEGREE;
 }
 
 /** What became of a file that was chosen. */
@@ -46,22 +52,49 @@ interface Outcome {
 
 const NOTHING: Outcome = { refused: null, remarks: [] };
 
+/** Sends what a fact will name to the server first; its key, or why it was refused. */
+async function keepFile(
+  homeId: string,
+  kind: 'weather-hours' | 'intensities',
+  text: string,
+): Promise<{ readonly key: string } | { readonly refused: string }> {
+  const type = kind === 'weather-hours' ? 'text/csv' : 'application/json';
+  const stored = await ask('addFile', { params: { homeId }, query: { kind }, bytes: { content: text, type } });
+  return stored.ok ? { key: stored.value.key } : { refused: stored.refusal.message };
+}
+
+/** Reads a chosen file off this thread, keeps its content and then the fact that names it. */
+function useTaking<T extends { readonly name: string }>(given: {
+  readonly kind: 'epw' | 'lamp';
+  readonly store: (parsed: T) => Promise<string | null>;
+}) {
+  const [outcome, setOutcome] = useState<Outcome>(NOTHING);
+  const take = async (text: string) => {
+    setOutcome({ refused: null, remarks: ['Reading the file …'] });
+    const parsed = (await LANES.details.read(given.kind, text)) as ParsedFile<T>;
+    if (!parsed.ok) {
+      setOutcome({ refused: `Line ${parsed.line}: ${parsed.message} Nothing was changed.`, remarks: [] });
+      return;
+    }
+    setOutcome({ refused: await given.store(parsed.value), remarks: parsed.remarks });
+  };
+  return { outcome, setOutcome, take };
+}
+
 function WeatherPart({ facts }: { readonly facts: HomeFacts }) {
   const change = useHome((state) => state.change);
-  const [outcome, setOutcome] = useState<Outcome>(NOTHING);
+  const attempt = useHome((state) => state.attempt);
   const [file] = facts.weathers;
-  const take = async (text: string) => {
-    const read = readEpw(text);
-    if (!read.ok)
-      return setOutcome({ refused: `Line ${read.line}: ${read.message} Nothing was changed.`, remarks: [] });
-    const id = newId();
+  const store = async ({ hours, ...station }: ParsedWeather) => {
+    const stored = await keepFile(facts.home.id, 'weather-hours', writeWeatherHours(hours));
+    if ('refused' in stored) return stored.refused;
     const changes: Change[] = [
-      ...facts.weathers.map((old): Change => ({ list: 'weathers', id: old.id, after: null })),
-      { list: 'weathers', id, after: { id, homeId: facts.home.id, ...read.value } },
+      ...facts.weathers.map((old) => drop('weathers', old.id)),
+      put('weathers', { id: newId(), homeId: facts.home.id, ...station, fileKey: stored.key }),
     ];
-    const refused = await change(`Weather from ${read.value.name}`, changes);
-    return setOutcome({ refused: refused?.message ?? null, remarks: read.remarks });
+    return (await attempt(`Weather from ${station.name}`, changes))?.message ?? null;
   };
+  const { outcome, setOutcome, take } = useTaking<ParsedWeather>({ kind: 'epw', store });
   return (
     <>
       <TextLink href="/place">The place</TextLink>
@@ -86,28 +119,51 @@ function WeatherPart({ facts }: { readonly facts: HomeFacts }) {
         {file ? (
           <Button
             kind="danger"
-            onPress={() =>
-              void change(`Took out the weather of ${file.name}`, [{ list: 'weathers', id: file.id, after: null }])
-            }
+            onPress={() => void change(`Took out the weather of ${file.name}`, [drop('weathers', file.id)])}
           >
             Take the file out
           </Button>
         ) : null}
       </Row>
-      <Told outcome={outcome} />
+      <Outcomes outcome={outcome} />
     </>
   );
 }
 
+/** The content of a stored file, read; null while it is on its way. */
+function useContent<T>(homeId: string, fileKey: string, read: (text: string) => ParsedFile<T>): T | null {
+  const [content, setContent] = useState<{ readonly key: string; readonly value: T } | null>(null);
+  useEffect(() => {
+    let stale = false;
+    loadStoredFile(homeId, fileKey)
+      .then((text) => {
+        const parsed = read(text);
+        if (!stale && parsed.ok) setContent({ key: fileKey, value: parsed.value });
+      })
+      .catch(() => undefined);
+    return () => {
+      stale = true;
+    };
+  }, [homeId, fileKey, read]);
+  return content?.key === fileKey ? content.value : null;
+}
+
 function StationFacts({ facts }: { readonly facts: HomeFacts }) {
-  const [file] = facts.weathers;
-  const months = monthlyGlobal(file!);
-  const away = distanceKm(facts, file!);
+  const file = facts.weathers[0]!;
+  const hours = useContent(facts.home.id, file.fileKey, readWeatherHours);
+  const away = distanceKm(facts.home, file);
+  const clock = `UTC${file.utcOffsetH >= 0 ? '+' : ''}${file.utcOffsetH}`;
   return (
     <View style={{ gap: 2 }}>
-      <Small>{`${file!.latitude}°, ${file!.longitude}°, ${file!.elevationM} m; clock UTC${file!.utcOffsetH >= 0 ? '+' : ''}${file!.utcOffsetH}; about ${Math.round(away)} km from here.`}</Small>
-      {away > 150 ? <Small>! That is far: clouds may differ.</Small> : null}
-      <Small>{`Sun and sky on level ground, kWh/m² a day, January first: ${months.map((kwh) => kwh.toFixed(1)).join(', ')}.`}</Small>
+      <Small>{`${file.latitude}°, ${file.longitude}°, ${file.elevationM} m; clock ${clock}; about ${Math.round(away)} km from here.`}</Small>
+      {away > FAR_KM ? <Small>! That is far: clouds may differ.</Small> : null}
+      <Small>
+        {hours
+          ? `Sun and sky on level ground, kWh/m² a day, January first: ${monthlyGlobal(hours)
+              .map((kwh) => kwh.toFixed(1))
+              .join(', ')}.`
+          : 'Its months are being read …'}
+      </Small>
       <Small>
         Within each hour beam and diffuse light follow a clear sky’s course, so that the sun can be traced every quarter
         of an hour.
@@ -116,19 +172,18 @@ function StationFacts({ facts }: { readonly facts: HomeFacts }) {
   );
 }
 
+/** Farther than this, clouds are others. */
+const FAR_KM = 150;
+
 function LampPart({ facts }: { readonly facts: HomeFacts }) {
-  const change = useHome((state) => state.change);
-  const [outcome, setOutcome] = useState<Outcome>(NOTHING);
-  const take = async (text: string) => {
-    const read = readLamp(text);
-    if (!read.ok)
-      return setOutcome({ refused: `Line ${read.line}: ${read.message} Nothing was changed.`, remarks: [] });
-    const id = newId();
-    const refused = await change(`Lamp file ${read.value.name}`, [
-      { list: 'photometries', id, after: { id, homeId: facts.home.id, ...read.value } },
-    ]);
-    return setOutcome({ refused: refused?.message ?? null, remarks: read.remarks });
+  const attempt = useHome((state) => state.attempt);
+  const store = async ({ planes, angles, candela, ...lamp }: ParsedPhotometry) => {
+    const stored = await keepFile(facts.home.id, 'intensities', writeIntensities({ planes, angles, candela }));
+    if ('refused' in stored) return stored.refused;
+    const fact = { id: newId(), homeId: facts.home.id, ...lamp, fileKey: stored.key };
+    return (await attempt(`Lamp file ${lamp.name}`, [put('photometries', fact)]))?.message ?? null;
   };
+  const { outcome, setOutcome, take } = useTaking<ParsedPhotometry>({ kind: 'lamp', store });
   return (
     <>
       <Heading>Lamps</Heading>
@@ -139,7 +194,7 @@ function LampPart({ facts }: { readonly facts: HomeFacts }) {
         onText={take}
         onRefused={(refused) => setOutcome({ refused, remarks: [] })}
       />
-      <Told outcome={outcome} />
+      <Outcomes outcome={outcome} />
       {facts.photometries.map((photometry) => (
         <LampFile key={photometry.id} facts={facts} photometry={photometry} />
       ))}
@@ -147,38 +202,45 @@ function LampPart({ facts }: { readonly facts: HomeFacts }) {
   );
 }
 
-/** The format is told by the text itself: LM-63 has a TILT line in its head. */
-function readLamp(text: string): ParsedFile<Omit<Photometry, 'id' | 'homeId'>> {
-  return /^\s*TILT\s*=/im.test(text.slice(0, 100_000)) ? readLm63(text) : readEulumdat(text);
-}
-
 function LampFile({ facts, photometry }: { readonly facts: HomeFacts; readonly photometry: Photometry }) {
   const { line, danger } = useInk();
-  const change = useHome((state) => state.change);
+  const attempt = useHome((state) => state.attempt);
   const [refused, setRefused] = useState<string | null>(null);
+  const intensities = useContent(facts.home.id, photometry.fileKey, readIntensities);
   const users = facts.lamps.filter((lamp) => lamp.photometryId === photometry.id);
   const fileName = photometry.name.replace(/[^A-Za-z0-9]+/g, '-').slice(0, 40) || 'lamp';
   const takeOut = async () => {
-    const answer = await change(`Took out the lamp file ${photometry.name}`, [
-      ...users.map((lamp): Change => ({ list: 'lamps', id: lamp.id, after: { ...lamp, photometryId: null } })),
-      { list: 'photometries', id: photometry.id, after: null },
+    const { gone, cleared } = fallenWith(facts, [{ list: 'photometries', id: photometry.id }]);
+    const refusal = await attempt(`Took out the lamp file ${photometry.name}`, [
+      ...cleared.map(({ list, id, field }) => patch(list, id, { [field]: null })),
+      ...gone.map(({ list, id }) => drop(list, id)),
     ]);
-    setRefused(answer?.message ?? null);
+    setRefused(refusal?.message ?? null);
   };
+  const spread = intensities
+    ? `${count(intensities.planes.length, 'plane')} of ${intensities.angles.length} angles`
+    : 'its intensities are being read …';
+  const usedBy = users.length === 0 ? 'no lamp uses it' : `used by ${users.map((lamp) => lamp.name).join(', ')}`;
   return (
     <View style={{ borderTopWidth: 1, borderColor: line, paddingTop: SPACE.s, gap: SPACE.xs }}>
       <Strong>{photometry.name}</Strong>
-      <Small>{`${Math.round(photometry.lumens)} lm, ${photometry.powerW} W, ${count(photometry.planes.length, 'plane')} of ${photometry.angles.length} angles; ${users.length === 0 ? 'no lamp uses it' : `used by ${users.map((lamp) => lamp.name).join(', ')}`}`}</Small>
+      <Small>{`${Math.round(photometry.lumens)} lm, ${photometry.powerW} W, ${spread}; ${usedBy}`}</Small>
       <Row>
         <Button
           label={`Save ${photometry.name} as LM-63`}
-          onPress={() => saveFile(`${fileName}.ies`, writeLm63(photometry), 'text/plain')}
+          disabled={!intensities}
+          onPress={() =>
+            intensities && saveFile(`${fileName}.ies`, writeLm63({ ...photometry, ...intensities }), 'text/plain')
+          }
         >
           Save as LM-63
         </Button>
         <Button
           label={`Save ${photometry.name} as EULUMDAT`}
-          onPress={() => saveFile(`${fileName}.ldt`, writeEulumdat(photometry), 'text/plain')}
+          disabled={!intensities}
+          onPress={() =>
+            intensities && saveFile(`${fileName}.ldt`, writeEulumdat({ ...photometry, ...intensities }), 'text/plain')
+          }
         >
           Save as EULUMDAT
         </Button>
@@ -226,7 +288,7 @@ function Chooser({ label, accept, onText, onRefused }: ChooserGiven) {
   );
 }
 
-function Told({ outcome }: { readonly outcome: Outcome }) {
+function Outcomes({ outcome }: { readonly outcome: Outcome }) {
   const { danger } = useInk();
   return (
     <View role="status" aria-live="polite">

@@ -3,7 +3,9 @@ import { SHINING, YEAR_ROWS, type HomeFacts, type LightYear, type Spot, type Tar
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
-import { useAnswers, useLightYear } from '../../state/answers';
+import { shownValue, useLightYear } from '../../state/questions';
+import { useVerdicts } from '../../state/verdicts';
+import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { TextLink } from '../../ui/button';
 import { Drawing } from '../../ui/drawing';
@@ -12,9 +14,10 @@ import { TwoPanes } from '../../ui/page';
 import { FONT, SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { MONTH_NAMES, hours, mol, monthName, plantName, weatherName } from '../../ui/words';
-import { useMonth } from '../rooms/use-month';
-import { NotHere } from '../shell/not-here';
+import { hours, mol, plantName, weatherName } from '../../parts/words';
+import { MONTH_NAMES, monthName } from '../../ui/months';
+import { useMonth } from '../../parts/use-month';
+import { NotHere } from '../../parts/not-here';
 import { STRENGTHS, dailyDli, lightHours, stretchPaths } from './light-year-drawing';
 
 export function LightYearScreen({ spotId }: { readonly spotId: string }) {
@@ -30,9 +33,10 @@ const LEFT = 30;
 
 function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
   const [month, setMonth] = useMonth();
-  const year = useLightYear(facts, spot.id);
+  const asked = useLightYear(facts, spot.id);
+  const year = shownValue(asked);
   const plants = facts.plants.filter((plant) => plant.spotId === spot.id);
-  const answers = useAnswers((state) => state.answers);
+  const { answers } = useVerdicts();
   const targets = plants.flatMap((plant) => {
     const answer = answers?.plants.find((candidate) => candidate.plantId === plant.id);
     return answer && answer.targets.length === 12 ? [{ name: plantName(facts, plant), targets: answer.targets }] : [];
@@ -47,7 +51,7 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
         minHeight={HEIGHT}
         legend={<Legend />}
       >
-        {(width) => (year ? <Hours year={year} width={width} month={month} /> : <Small>Working …</Small>)}
+        {(width) => (year ? <Hours year={year} width={width} month={month} /> : <Pending asked={asked} />)}
       </Drawing>
       <MonthSlider month={month} onMonth={setMonth} />
     </>

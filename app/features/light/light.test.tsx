@@ -1,10 +1,9 @@
 /** The screens of light: a room through a day, a light year, places side by side, a tier under its lamps, readings, files. */
 import { fireEvent, screen } from '@testing-library/react-native';
-import type { Reading } from '@dulvan/core';
+import { ask, type Reading } from '@dulvan/core';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
-import { engine } from '../../testing/answer-service.mock';
-import { open, settled, showHome, shownHome } from '../../testing/shown-home';
+import { engine, open, shelf, settled, showHome, shownHome } from '../../testing/shown-home';
 import { BesideScreen } from './beside-screen';
 import { FilesScreen } from './files-screen';
 import { instantOpacity, PPFD_STEPS } from './instant-wash';
@@ -31,11 +30,22 @@ const reading = (given: Partial<Reading>): Reading => ({
   ...given,
 });
 
+/** The server's one answer to whatever file is asked for. */
+function serveFile(content: Uint8Array): void {
+  globalThis.fetch = jest.fn(() =>
+    Promise.resolve({ ok: true, headers: new Headers(), arrayBuffer: () => Promise.resolve(content.buffer) }),
+  ) as unknown as typeof fetch;
+}
+
 /** What the screen asked to store; the server is not there in these tests. */
 function changesAsked() {
   const asked: { summary: string; changes: readonly unknown[] }[] = [];
   useHome.setState({
     change: (summary: string, changes: readonly unknown[]) => {
+      asked.push({ summary, changes });
+      return Promise.resolve('stored');
+    },
+    attempt: (summary: string, changes: readonly unknown[]) => {
       asked.push({ summary, changes });
       return Promise.resolve(null);
     },
@@ -129,7 +139,7 @@ describe('a tier under its lamps', () => {
     await open(<TierScreen tierId="shelf-1" />);
     fireEvent.press(screen.getByLabelText('Lower the lamps by 5 cm'));
     await settled();
-    expect(useHome.getState().trial?.changes[0]).toMatchObject({ list: 'lamps', id: 'l', after: { aboveM: 0.45 } });
+    expect(useHome.getState().trial?.changes[0]).toMatchObject({ list: 'lamps', id: 'l', fields: { aboveM: 0.45 } });
   });
 });
 
@@ -144,7 +154,7 @@ describe('taking a reading', () => {
     expect(asked[0]).toMatchObject({
       summary: 'Read 5400 lux at Bright',
       changes: [
-        { list: 'readings', after: { spotId: 'bright', value: 5400, unit: 'lux', sky: 'overcast', withdrawnOn: null } },
+        { list: 'readings', entry: { spotId: 'bright', value: 5400, unit: 'lux', sky: 'overcast', withdrawnOn: null } },
       ],
     });
     expect(useDrafts.getState().drafts['reading/bright']).toBeUndefined();
@@ -167,7 +177,7 @@ describe('readings taken', () => {
     const facts = { ...shownHome, readings: [reading({}), reading({ id: 'n', value: 90, withdrawnOn: '2026-06-30' })] };
     showHome(facts);
     const asked = changesAsked();
-    const compared = engine.answer(facts, 2026).readings[0]!;
+    const compared = ask(engine, facts, 'home', { year: 2026 }).readings[0]!;
     await open(<ReadingsScreen />);
     expect(
       screen.getByText(`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed daylight`),
@@ -176,7 +186,7 @@ describe('readings taken', () => {
     fireEvent.press(screen.getByLabelText('Withdraw 100 µmol/m²s'));
     await settled();
     expect(asked[0]).toMatchObject({
-      changes: [{ list: 'readings', id: 'm', after: { withdrawnOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) } }],
+      changes: [{ list: 'readings', id: 'm', fields: { withdrawnOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) } }],
     });
   });
 
@@ -196,10 +206,11 @@ describe('files', () => {
       powerW: 15,
       lengthM: 0.6,
       breadthM: 0.05,
-      planes: [0],
-      angles: [0, 90],
-      candela: [400, 0],
+      fileKey: 'a'.repeat(64),
     };
+    const intensities = { planes: [0], angles: [0, 90], candela: [400, 0] };
+    shelf.putIntensities(photometry.fileKey, intensities);
+    serveFile(new TextEncoder().encode(JSON.stringify(intensities)));
     showHome({
       ...shownHome,
       photometries: [photometry],
@@ -207,13 +218,14 @@ describe('files', () => {
     });
     const asked = changesAsked();
     await open(<FilesScreen />);
+    await settled();
     expect(screen.getByText(/^Now: /)).toBeTruthy();
     expect(screen.getByText(/^1500 lm, 15 W, 1 plane of 2 angles; used by Lamp$/)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Take out Bar 60'));
     await settled();
     expect(asked[0]!.changes).toMatchObject([
-      { list: 'lamps', after: { photometryId: null } },
-      { list: 'photometries', id: 'f', after: null },
+      { list: 'lamps', fields: { photometryId: null } },
+      { op: 'drop', list: 'photometries', id: 'f' },
     ]);
   });
 });

@@ -1,19 +1,19 @@
 /** Every reading taken: what it showed, what was computed, whether it stands out; any can be withdrawn or counted again. */
-import type { ComparedReading, HomeFacts, Reading } from '@dulvan/core';
+import { patch, type ComparedReading, type HomeFacts, type Reading } from '@dulvan/core';
 import { FlatList, View } from 'react-native';
-import { useAnswers } from '../../state/answers';
+import { useVerdicts } from '../../state/verdicts';
 import { useFacts, useHome } from '../../state/home';
 import { Button, TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
-import { ageOf, count, spotPlace } from '../../ui/words';
+import { ageOf, count, spotPlace } from '../../parts/words';
 import { READING_UNIT_WORD, SKY_WORD } from './reading-words';
 
 export function ReadingsScreen() {
   const facts = useFacts();
   const wide = useIsWide();
-  const answers = useAnswers((state) => state.answers);
+  const { answers } = useVerdicts();
   if (!facts) return null;
   const readings = [...facts.readings].sort((p, q) => q.atMs - p.atMs);
   const compared = new Map(answers?.readings.map((entry) => [entry.reading.id, entry]));
@@ -79,7 +79,7 @@ function ReadingRow({ facts, reading, compared, standsOut }: RowGiven) {
   const what = `${reading.value} ${READING_UNIT_WORD[reading.unit]}`;
   const set = (withdrawnOn: string | null) =>
     void change(`${withdrawnOn ? 'Withdrew' : 'Counts again'}: ${what} at ${spotPlace(facts, reading.spotId)}`, [
-      { list: 'readings', id: reading.id, after: { ...reading, withdrawnOn } },
+      patch('readings', reading.id, { withdrawnOn }),
     ]);
   return (
     <View

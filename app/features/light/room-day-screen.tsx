@@ -10,7 +10,9 @@ import {
 } from '@dulvan/core';
 import { useEffect, useState } from 'react';
 import { AccessibilityInfo, View } from 'react-native';
-import { YEAR, useRoomDay } from '../../state/answers';
+import { shownValue, useRoomDay } from '../../state/questions';
+import { useYear } from '../../state/year';
+import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
@@ -22,10 +24,11 @@ import { SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { brightness, clock, length, monthName, spotPlace } from '../../ui/words';
-import { RoomPlan } from '../rooms/room-plan';
-import { useMonth } from '../rooms/use-month';
-import { NotHere } from '../shell/not-here';
+import { brightness, clock, length, spotPlace } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { RoomPlan } from '../../parts/room-plan';
+import { useMonth } from '../../parts/use-month';
+import { NotHere } from '../../parts/not-here';
 import { PPFD_STEPS, instantOpacity } from './instant-wash';
 
 const SKY_WORD: Readonly<Record<SkyKind, string>> = {
@@ -51,7 +54,9 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
   const [sky, setSky] = useState<SkyKind>('clear');
   const [frame, setFrame] = useState(FIRST_FRAME);
   const [playing, setPlaying] = useState<'no' | 'yes'>('no');
-  const shown = useRoomDay(facts, room.id, { year: YEAR, month, day }, sky);
+  const year = useYear(facts);
+  const asked = useRoomDay(facts, room.id, { year, month, day }, sky);
+  const shown = shownValue(asked);
   useEffect(() => {
     if (playing === 'no') return undefined;
     const timer = setInterval(() => setFrame((now) => (now + 1) % DAY_FRAMES), FRAME_MS);
@@ -76,11 +81,11 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
     <>
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
       <Title>{`${clock(minute)}, ${day} ${monthName(month)}`}</Title>
-      <Small>
-        {shown
-          ? `${sunWords}. ${patches.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.'}`
-          : 'Working …'}
-      </Small>
+      {shown ? (
+        <Small>{`${sunWords}. ${patches.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.'}`}</Small>
+      ) : (
+        <Pending asked={asked} />
+      )}
       <Drawing
         name={`${facts.home.name}, ${room.name}: ${clock(minute)} on ${day} ${monthName(month)}, ${SKY_WORD[sky].toLowerCase()}`}
         minHeight={260}
@@ -145,10 +150,10 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
         />
       </View>
       <Heading>At the spots</Heading>
-      {shown ? <SpotsNow facts={facts} shown={shown} frame={frame} /> : <Small>Working …</Small>}
+      {shown ? <SpotsNow facts={facts} shown={shown} frame={frame} /> : null}
       <Small>
-        Curtains and lamps as programmed for that time. The wash lies at one height; each spot’s figure is at its own
-        leaves.
+        Curtains and lamps as scheduled for that time. The light is drawn at one height; each spot’s figure is at its
+        own leaves.
       </Small>
     </>
   );

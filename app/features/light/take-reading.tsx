@@ -2,7 +2,8 @@
 import {
   READING_UNITS,
   civilDateOf,
-  startOfCivilDay,
+  curtainsAt,
+  put as putFact,
   type HomeFacts,
   type Reading,
   type ReadingSky,
@@ -13,7 +14,9 @@ import { readingSchema } from '@dulvan/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useCompared, useSpotAnswer } from '../../state/answers';
+import { shownValue, useCompared } from '../../state/questions';
+import { useSpotAnswer } from '../../state/verdicts';
+import { Pending } from '../../parts/pending';
 import { useDrafts } from '../../state/drafts';
 import { useFacts, useHome } from '../../state/home';
 import { Button, TextLink } from '../../ui/button';
@@ -23,10 +26,11 @@ import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { mol, monthName, spotPlace } from '../../ui/words';
-import { newId } from '../place/blank';
-import { typedNumber } from '../place/form-values';
-import { NotHere } from '../shell/not-here';
+import { mol, spotPlace } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { newId } from '../../parts/new-id';
+import { typedNumber } from '../../parts/typed-number';
+import { NotHere } from '../../parts/not-here';
 import { READING_UNIT_WORD, SKY_WORD } from './reading-words';
 
 export function TakeReading({ spotId }: { readonly spotId: string }) {
@@ -49,7 +53,7 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
   const draft = useDrafts((state) => state.drafts[key]) as Draft | undefined;
   const put = useDrafts((state) => state.put);
   const drop = useDrafts((state) => state.drop);
-  const change = useHome((state) => state.change);
+  const attempt = useHome((state) => state.attempt);
   const [startedMs] = useState(() => Date.now());
   const [id] = useState(newId);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -59,7 +63,7 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
     value: '',
     unit: lastUnit(facts),
     sky: 'overcast',
-    curtains: curtainsNow(facts, spot, startedMs),
+    curtains: curtainsAt(facts, spot.id, startedMs),
     lamps: 'off',
     ago: '0',
     outdoor: '',
@@ -103,8 +107,8 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
       setRefusal(parsed.error.issues[0]!.message);
       return;
     }
-    const refused = await change(`Read ${given.value} ${READING_UNIT_WORD[reading.unit]} at ${spot.name}`, [
-      { list: 'readings', id, after: parsed.data },
+    const refused = await attempt(`Read ${given.value} ${READING_UNIT_WORD[reading.unit]} at ${spot.name}`, [
+      putFact('readings', parsed.data),
     ]);
     if (refused) {
       setRefusal(refused.message);
@@ -205,30 +209,6 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
   );
 }
 
-/** Whether any curtain that dims a spot is planned to be shut now. */
-function curtainsNow(facts: HomeFacts, spot: Spot, atMs: number): Reading['curtains'] {
-  const stand = facts.stands.find(
-    (candidate) => candidate.id === facts.tiers.find((tier) => tier.id === spot.tierId)?.standId,
-  );
-  const own = facts.rooms.find((room) => room.id === stand?.roomId);
-  const date = civilDateOf(atMs, facts.home.timeZone);
-  const minute = (atMs - startOfCivilDay(date, facts.home.timeZone)) / 60_000;
-  const shut = facts.windows
-    .filter((window) => window.roomId === (own?.insideRoomId ?? own?.id))
-    .some((window) =>
-      [
-        [window.curtainId, window.curtainMonths, window.curtainFromMinute, window.curtainToMinute] as const,
-        [
-          window.secondCurtainId,
-          window.secondCurtainMonths,
-          window.secondCurtainFromMinute,
-          window.secondCurtainToMinute,
-        ] as const,
-      ].some(([id, months, from, to]) => id !== 'none' && months.includes(date.month) && minute >= from && minute < to),
-    );
-  return shut ? 'shut' : 'open';
-}
-
 /** The unit of the last reading, since a grower has one meter. */
 const lastUnit = (facts: HomeFacts): ReadingUnit =>
   [...facts.readings].sort((p, q) => q.atMs - p.atMs)[0]?.unit ?? 'lux';
@@ -242,7 +222,8 @@ function Effect({
   readonly reading: Reading;
   readonly spotId: string;
 }) {
-  const compared = useCompared(facts, reading);
+  const asked = useCompared(facts, reading);
+  const compared = shownValue(asked);
   const answer = useSpotAnswer(spotId);
   const { month } = civilDateOf(reading.atMs, facts.home.timeZone);
   const spectra = new Set(facts.lamps.map((lamp) => lamp.spectrum));
@@ -254,6 +235,8 @@ function Effect({
           <Body testID="compared">{`Measured ${amount(compared.measuredPpfd)}, computed ${amount(compared.computedPpfd)} µmol/m²s: ${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times.`}</Body>
           <Small>{`One such reading is good for about ${Math.round(compared.doubt * 100)} %. It corrects this spot, and less its neighbours on the same stand${answer ? `; before it ${monthName(month)} has ${mol(answer.conditions[month - 1]!.dli)} mol a day here` : ''}.`}</Small>
         </>
+      ) : asked.state !== 'ready' ? (
+        <Pending asked={asked} />
       ) : (
         <Small>
           Nothing to hold it against: at that time the model has no such light here. It is kept in the record and

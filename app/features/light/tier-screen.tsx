@@ -2,6 +2,8 @@
 import {
   lampOutput,
   lampPower,
+  patch,
+  sharedWish,
   type HomeFacts,
   type LampPlan,
   type LampWish,
@@ -11,7 +13,9 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Rect, Text as SvgText } from 'react-native-svg';
-import { useAnswers, useLampPlan, useTierField } from '../../state/answers';
+import { shownValue, useLampPlan, useTierField } from '../../state/questions';
+import { useVerdicts } from '../../state/verdicts';
+import { Pending } from '../../parts/pending';
 import { useFacts, useHome } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
@@ -23,11 +27,12 @@ import { FONT, SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { hours, length, mol, monthName, plantName } from '../../ui/words';
-import { typedNumber } from '../place/form-values';
-import { LampHours } from '../rooms/lamp-hours';
-import { useMonth } from '../rooms/use-month';
-import { NotHere } from '../shell/not-here';
+import { hours, length, mol, plantName } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { typedNumber } from '../../parts/typed-number';
+import { LampHours } from '../../parts/lamp-hours';
+import { useMonth } from '../../parts/use-month';
+import { NotHere } from '../../parts/not-here';
 
 export function TierScreen({ tierId }: { readonly tierId: string }) {
   const facts = useFacts();
@@ -43,7 +48,8 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
   const [month, setMonth] = useMonth();
   const units = useUnits();
   const tryOut = useHome((state) => state.tryOut);
-  const field = useTierField(facts, tier.id);
+  const asked = useTierField(facts, tier.id);
+  const field = shownValue(asked);
   const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
   const lamps = facts.lamps.filter((lamp) => lamp.tierId === tier.id);
@@ -53,11 +59,7 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
   const hang = (toM: number) =>
     tryOut(
       `Lamps over ${stand.name} at ${length(toM, units)}`,
-      lamps.map((lamp) => ({
-        list: 'lamps' as const,
-        id: lamp.id,
-        after: { ...lamp, aboveM: Math.round(toM * 100) / 100 },
-      })),
+      lamps.map((lamp) => patch('lamps', lamp.id, { aboveM: Math.round(toM * 100) / 100 })),
     );
   const highest = Math.max(0.3, Math.min(2, room.heightM - tier.heightM));
   const first = (
@@ -73,7 +75,7 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
           field ? (
             <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} />
           ) : (
-            <Small>Working …</Small>
+            <Pending asked={asked} />
           )
         }
       </Drawing>
@@ -232,20 +234,20 @@ function useWish(
   tier: Tier,
   month: number,
 ): { readonly dli: number; readonly peak: number; readonly names: readonly string[] } | null {
-  const answers = useAnswers((state) => state.answers);
+  const { answers } = useVerdicts();
   const spots = new Set(facts.spots.filter((spot) => spot.tierId === tier.id).map((spot) => spot.id));
   const plants = facts.plants.filter((plant) => plant.spotId !== null && spots.has(plant.spotId));
   const targets = plants.flatMap(
     (plant) => answers?.plants.find((answer) => answer.plantId === plant.id)?.targets[month - 1] ?? [],
   );
-  if (targets.length === 0) return null;
-  const from = Math.max(...targets.map((target) => target.light.thrivesFrom));
-  const to = Math.min(...targets.map((target) => target.light.thrivesTo));
-  return {
-    dli: (from + Math.max(from, to)) / 2,
-    peak: Math.min(...targets.map((target) => target.light.peakPpfd)),
-    names: plants.map((plant) => plantName(facts, plant)),
-  };
+  const wish = sharedWish(targets);
+  return (
+    wish && {
+      dli: wish.dli,
+      peak: wish.peakPpfd,
+      names: plants.map((plant) => plantName(facts, plant)),
+    }
+  );
 }
 
 const DEFAULT_WISH = { dli: 6, peak: 300 };
@@ -260,7 +262,8 @@ function Wish({ facts, tier, month, onMonth, onHang }: WishGiven) {
   const dliError = wantedDli >= 0.1 && wantedDli <= 60 ? undefined : 'From 0.1 to 60 mol a day.';
   const peakError = peakPpfd >= 5 && peakPpfd <= 2000 ? undefined : 'From 5 to 2000 µmol/m²s.';
   const wish: LampWish | null = dliError || peakError ? null : { month, wantedDli, peakPpfd };
-  const plan = useLampPlan(facts, tier.id, wish);
+  const askedPlan = useLampPlan(facts, tier.id, wish);
+  const plan = shownValue(askedPlan);
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Height and hours for a wanted light</Heading>
@@ -284,7 +287,7 @@ function Wish({ facts, tier, month, onMonth, onHang }: WishGiven) {
         onValue={(peak) => setTyped({ ...typed, peak })}
         error={peakError}
       />
-      {wish && !plan ? <Small>Working …</Small> : null}
+      <Pending asked={askedPlan} />
       {wish && plan ? <Heights plan={plan} onHang={onHang} /> : null}
     </View>
   );

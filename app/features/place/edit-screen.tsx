@@ -1,6 +1,5 @@
 /** One fact of the place: its form, the drawing beside it, what belongs to it, and taking it out. */
-import { applied, type Change } from '@dulvan/contract';
-import type { HomeFacts } from '@dulvan/core';
+import { applied, put, type Change, type HomeFacts } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -9,12 +8,13 @@ import { RowLink, TextLink } from '../../ui/button';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { count, monthName } from '../../ui/words';
-import { RoomPlan } from '../rooms/room-plan';
-import { NotHere } from '../shell/not-here';
-import { blankFor } from './blank';
-import { FactForm } from './fact-form';
-import { FORM_SPECS, type FormList } from './form-specs';
+import { count } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { RoomPlan } from '../../parts/room-plan';
+import { NotHere } from '../../parts/not-here';
+import { blankFor } from '../../forms/blank';
+import { FactForm } from '../../forms/fact-form';
+import { FORM_SPECS, type FormList } from '../../forms/form-specs';
 import { TakeOut } from './take-out';
 
 type EditableList = FormList | 'home';
@@ -81,11 +81,7 @@ function EditView({ facts, list, entry, isNew }: ViewGiven) {
   const [preview, setPreview] = useState<Change | null>(null);
   const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
-    const changes = preview
-      ? [preview]
-      : isNew && list !== 'home'
-        ? [{ list, id: entry.id, after: entry } as unknown as Change]
-        : [];
+    const changes = preview ? [preview] : isNew && list !== 'home' ? [put(list, entry as never)] : [];
     return applied(facts, changes) ?? facts;
   }, [facts, preview, isNew, list, entry]);
   const roomId = roomIdOf(drawn, list, entry);

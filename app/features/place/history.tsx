@@ -37,23 +37,21 @@ export function History({ facts }: { readonly facts: HomeFacts }) {
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Changed lately</Heading>
-      {entries
-        .filter((entry) => entry.changes.length > 0)
-        .map((entry) => (
-          <View key={entry.id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
-            <View style={{ flex: 1 }}>
-              <Body>{entry.summary}</Body>
-              <Small>{when(entry.at)}</Small>
-            </View>
-            {takenBack.has(entry.id) ? (
-              <Small>Taken back</Small>
-            ) : (
-              <Button label={`Take back: ${entry.summary}`} onPress={() => void undo([{ homeId, entryId: entry.id }])}>
-                Take back
-              </Button>
-            )}
+      {entries.map((entry) => (
+        <View key={entry.id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
+          <View style={{ flex: 1 }}>
+            <Body>{entry.summary}</Body>
+            <Small>{when(entry.at)}</Small>
           </View>
-        ))}
+          {takenBack.has(entry.id) ? (
+            <Small>Taken back</Small>
+          ) : (
+            <Button label={`Take back: ${entry.summary}`} onPress={() => void undo([{ homeId, entryId: entry.id }])}>
+              Take back
+            </Button>
+          )}
+        </View>
+      ))}
     </View>
   );
 }

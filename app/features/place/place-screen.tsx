@@ -6,7 +6,7 @@ import { RowLink, TextLink } from '../../ui/button';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { clock, count, length, weatherName } from '../../ui/words';
+import { clock, count, length, weatherName } from '../../parts/words';
 import { History } from './history';
 
 export function PlaceScreen() {

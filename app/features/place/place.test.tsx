@@ -4,7 +4,7 @@ import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
 import { useSettings } from '../../state/settings';
 import { went } from '../../testing/router.mock';
-import { caught, open, settled, showHome, shownHome } from '../../testing/shown-home';
+import { caught, entryPut, fieldsPatched, open, settled, showHome, shownHome } from '../../testing/shown-home';
 import { EditScreen } from './edit-screen';
 import { PlaceScreen } from './place-screen';
 
@@ -36,7 +36,7 @@ describe('a form', () => {
     fireEvent.changeText(screen.getByLabelText('Width of the opening, in'), '60');
     fireEvent.press(screen.getByLabelText('Save'));
     await settled();
-    expect((caught[0]!.changes[0]!.after as { widthM: number }).widthM).toBeCloseTo(1.524, 3);
+    expect(fieldsPatched<{ widthM: number }>().widthM).toBeCloseTo(1.524, 3);
   });
 
   it('refuses a window larger than its wall beside the field, and keeps what was typed', async () => {
@@ -89,9 +89,9 @@ describe('a form', () => {
     fireEvent.changeText(screen.getByLabelText('Name'), 'Plank');
     fireEvent.press(screen.getByLabelText('Add this stand'));
     await settled();
-    const { after } = caught[0]!.changes[0]! as { after: { id: string; name: string; roomId: string } };
-    expect(after).toMatchObject({ name: 'Plank', roomId: 'r' });
-    expect(went).toContainEqual({ pathname: '/place/[list]/[id]', params: { list: 'stands', id: after.id } });
+    const entry = entryPut<{ id: string }>();
+    expect(entry).toMatchObject({ name: 'Plank', roomId: 'r' });
+    expect(went).toContainEqual({ pathname: '/place/[list]/[id]', params: { list: 'stands', id: entry.id } });
   });
 
   it('asks for the way plants rest here, each school with its reason', async () => {

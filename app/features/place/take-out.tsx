@@ -1,6 +1,5 @@
 /** Takes a fact out with all that hangs on it; asks first where its plants go. */
-import type { Change } from '@dulvan/contract';
-import type { HomeFacts } from '@dulvan/core';
+import { drop, fallenWith, patch, type Change, type HomeFacts } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
@@ -10,8 +9,8 @@ import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { plantName, spotPlace } from '../../ui/words';
-import type { FormList } from './form-specs';
+import { plantName, spotPlace } from '../../parts/words';
+import type { FormList } from '../../forms/form-specs';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -21,86 +20,29 @@ interface Given {
   readonly onDone: () => void;
 }
 
-/** All entries that go when one goes, itself included. */
-function fallenWith(facts: HomeFacts, list: FormList, id: string): { list: FormList; id: string }[] {
-  const gone: { list: FormList; id: string }[] = [{ list, id }];
-  const take = (next: FormList, ids: readonly string[]) =>
-    ids.forEach((nextId) => gone.push(...fallenWith(facts, next, nextId)));
-  const ids = <T extends { readonly id: string }>(entries: readonly T[], belongs: (entry: T) => boolean) =>
-    entries.filter(belongs).map((entry) => entry.id);
-  if (list === 'rooms') {
-    take(
-      'windows',
-      ids(facts.windows, (window) => window.roomId === id),
-    );
-    take(
-      'stands',
-      ids(facts.stands, (stand) => stand.roomId === id),
-    );
-    take(
-      'obstructions',
-      ids(facts.obstructions, (obstruction) => obstruction.roomId === id),
-    );
-    take(
-      'blocks',
-      ids(facts.blocks, (block) => block.roomId === id),
-    );
-    take(
-      'air',
-      ids(facts.air, (air) => air.roomId === id),
-    );
-    take(
-      'rooms',
-      ids(facts.rooms, (room) => room.insideRoomId === id),
-    );
-  }
-  if (list === 'stands')
-    take(
-      'tiers',
-      ids(facts.tiers, (tier) => tier.standId === id),
-    );
-  if (list === 'tiers') {
-    take(
-      'spots',
-      ids(facts.spots, (spot) => spot.tierId === id),
-    );
-    take(
-      'lamps',
-      ids(facts.lamps, (lamp) => lamp.tierId === id),
-    );
-  }
-  if (list === 'circuits')
-    take(
-      'lamps',
-      ids(facts.lamps, (lamp) => lamp.circuitId === id),
-    );
-  return gone;
-}
-
 const NOWHERE = 'nowhere';
 
 export function TakeOut({ facts, list, entry, name, onDone }: Given) {
   const { danger } = useInk();
-  const change = useHome((state) => state.change);
+  const attempt = useHome((state) => state.attempt);
   const [asking, setAsking] = useState<'no' | 'yes'>('no');
   const [goTo, setGoTo] = useState<Readonly<Record<string, string>>>({});
   const [refusal, setRefusal] = useState<string | null>(null);
-  const gone = fallenWith(facts, list, entry.id);
-  const goneSpots = new Set(gone.filter((item) => item.list === 'spots').map((item) => item.id));
+  const { gone, cleared } = fallenWith(facts, [{ list, id: entry.id }]);
+  const goneSpots = new Set(gone.filter((fallen) => fallen.list === 'spots').map(({ id }) => id));
   const homeless = facts.plants.filter((plant) => plant.spotId !== null && goneSpots.has(plant.spotId));
   const free = facts.spots.filter(
     (spot) => !goneSpots.has(spot.id) && !facts.plants.some((plant) => plant.spotId === spot.id),
   );
   const takeOut = async () => {
+    const whereTo = (plantId: string) => (goTo[plantId] === NOWHERE ? null : (goTo[plantId] ?? null));
     const changes: Change[] = [
-      ...homeless.map((plant): Change => ({
-        list: 'plants',
-        id: plant.id,
-        after: { ...plant, spotId: goTo[plant.id] && goTo[plant.id] !== NOWHERE ? goTo[plant.id]! : null },
-      })),
-      ...gone.map((item) => ({ ...item, after: null }) as Change),
+      ...cleared.map(({ list: from, id, field }) =>
+        from === 'plants' ? patch('plants', id, { spotId: whereTo(id) }) : patch(from, id, { [field]: null }),
+      ),
+      ...gone.map((fallen) => drop(fallen.list, fallen.id)),
     ];
-    const refused = await change(`Took out ${name}`, changes);
+    const refused = await attempt(`Took out ${name}`, changes);
     if (refused) setRefusal(refused.message);
     else onDone();
   };

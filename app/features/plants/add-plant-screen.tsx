@@ -1,10 +1,11 @@
 /** Adds a plant: its name however roughly written, its stage and pot, and the spot proposed for it. */
 import { plantSchema } from '@dulvan/contract';
-import type { HomeFacts, Plant, Taxon } from '@dulvan/core';
+import { put as putFact, type HomeFacts, type Plant, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useRanking } from '../../state/answers';
+import { Pending } from '../../parts/pending';
+import { shownValue, useRanking } from '../../state/questions';
 import { useDrafts } from '../../state/drafts';
 import { useFacts, useHome } from '../../state/home';
 import { useUnits } from '../../state/settings';
@@ -16,13 +17,14 @@ import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { STAGE_WORD, commonName, spotPlace } from '../../ui/words';
-import { TaxonPicker } from '../catalogue/taxon-picker';
-import { newId, newPlant } from '../place/blank';
-import { FORM_SPECS } from '../place/form-specs';
-import { readForm, unitOf, valuesOf } from '../place/form-values';
-import { useMonth } from '../rooms/use-month';
-import { Hazards } from './hazards';
+import { STAGE_WORD, commonName, spotPlace } from '../../parts/words';
+import { TaxonPicker } from '../../parts/taxon-picker';
+import { newPlant } from '../../forms/blank';
+import { newId } from '../../parts/new-id';
+import { FORM_SPECS } from '../../forms/form-specs';
+import { readForm, unitOf, valuesOf } from '../../forms/form-values';
+import { useMonth } from '../../parts/use-month';
+import { Hazards } from '../../parts/hazards';
 import { SpotChoices } from './spot-choices';
 
 const DRAFT = 'plants/adding';
@@ -83,13 +85,13 @@ function parentsOf(text: string | undefined): Plant['parents'] {
   }
 }
 
-const ASKED = FORM_SPECS.plants.questions.filter(({ field }) => ['name', 'potCm', 'heightCm'].includes(field));
+const ASKED = FORM_SPECS.plants.items.filter(({ field }) => ['name', 'potCm', 'heightCm'].includes(field));
 
 function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
   const { danger } = useInk();
   const units = useUnits();
   const [month] = useMonth();
-  const change = useHome((state) => state.change);
+  const attempt = useHome((state) => state.attempt);
   const draft = useDrafts((state) => state.drafts[DRAFT]);
   const [blank] = useState<Plant>(() => ({
     ...newPlant(facts, taxon.id, taxon.care.matureHeightCm),
@@ -97,11 +99,12 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
     id: newId(),
   }));
   const [stage, setStage] = useState<Plant['stage']>('adult');
-  const values = { ...valuesOf(ASKED, blank as never, units), ...draft };
+  const values = { ...valuesOf('plants', ASKED, blank as never, units), ...draft };
   const [refusal, setRefusal] = useState<string | null>(null);
-  const reading = readForm('plants', ASKED, values, blank as never, facts, units);
-  const plant = reading.entry ? { ...(reading.entry as unknown as Plant), stage } : null;
-  const ranked = useRanking(facts, plant);
+  const parsed = readForm({ list: 'plants', items: ASKED, initial: blank as never, facts, units }, values);
+  const plant = parsed.entry ? { ...(parsed.entry as unknown as Plant), stage } : null;
+  const ranking = useRanking(facts, plant);
+  const ranked = shownValue(ranking);
   const add = async (spotId: string | null) => {
     if (!plant) {
       setRefusal('Some answers cannot be kept yet: they are marked above.');
@@ -109,9 +112,7 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
     }
     const called = plant.name.trim() || commonName(taxon);
     const where = spotId === null ? 'without a spot' : `to ${spotPlace(facts, spotId)}`;
-    const refused = await change(`Added ${called} ${where}`, [
-      { list: 'plants', id: plant.id, after: { ...plant, spotId } },
-    ]);
+    const refused = await attempt(`Added ${called} ${where}`, [putFact('plants', { ...plant, spotId })]);
     if (refused) {
       setRefusal(refused.message);
       return;
@@ -139,16 +140,16 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
           choices={Object.entries(STAGE_WORD).map(([value, word]) => ({ value, word }))}
         />
       </View>
-      {ASKED.map((question) => (
+      {ASKED.map((item) => (
         <Field
-          key={question.field}
-          label={question.label}
-          unit={unitOf(question, units)}
-          kind={question.kind === 'text' ? 'text' : 'number'}
-          value={values[question.field] ?? ''}
-          help={question.help}
-          error={reading.errors[question.field]}
-          onValue={(value) => useDrafts.getState().put(DRAFT, { ...draft, [question.field]: value })}
+          key={item.field}
+          label={item.label}
+          unit={unitOf(item, units)}
+          kind={item.kind === 'text' ? 'text' : 'number'}
+          value={values[item.field] ?? ''}
+          help={item.help}
+          error={parsed.errors[item.field]}
+          onValue={(value) => useDrafts.getState().put(DRAFT, { ...draft, [item.field]: value })}
         />
       ))}
       {refusal ? <Body style={{ color: danger }}>✕ {refusal}</Body> : null}
@@ -164,7 +165,7 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
           onChoose={(spotId) => void add(spotId)}
         />
       ) : (
-        <Small>{plant ? 'Working …' : 'Mend what is marked above first.'}</Small>
+        <>{plant ? <Pending asked={ranking} /> : <Small>Mend what is marked above first.</Small>}</>
       )}
       <Button onPress={() => void add(null)} style={{ alignSelf: 'flex-start' }}>
         Add it without a spot

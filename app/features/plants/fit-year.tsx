@@ -2,11 +2,12 @@
 import { FACTORS, type Factor, type MonthFit } from '@dulvan/core';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
-import { FactorSign } from '../../ui/factor-sign';
+import { FactorSign } from '../../parts/factor-sign';
 import { FONT, SPACE } from '../../ui/theme';
 import { Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { FACTOR_WORD, MONTH_NAMES, monthsInWords, troubleName } from '../../ui/words';
+import { FACTOR_WORD, monthsInWords, troubleName } from '../../parts/words';
+import { MONTH_NAMES } from '../../ui/months';
 
 const CELL = 20;
 const ROW = 26;

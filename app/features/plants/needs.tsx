@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { useUnits } from '../../state/settings';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
-import { SURE_WORD, brightness, degrees, mol } from '../../ui/words';
-import { Hazards } from './hazards';
+import { SURE_WORD, brightness, degrees, mol } from '../../parts/words';
+import { Hazards } from '../../parts/hazards';
 
 const AIR_WORD = { still: 'still air will do', gentle: 'gently moving air', brisk: 'briskly moving air' } as const;
 

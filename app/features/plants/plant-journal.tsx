@@ -1,58 +1,109 @@
-/** What happened to a plant, newest first, and a line to add. */
-import type { JournalEntry } from '@dulvan/contract';
+/** What happened to a plant, newest first: what was written down of it and what was changed; and a line to add. */
+import type { HomeRecord, JournalEntry } from '@dulvan/contract';
 import type { HomeFacts, Plant } from '@dulvan/core';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { ask } from '../../state/api';
+import { ask, requestKey } from '../../state/api';
+import { useDrafts } from '../../state/drafts';
+import { useHome } from '../../state/home';
 import { Button } from '../../ui/button';
 import { Field } from '../../ui/field';
+import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { useDrafts } from '../../state/drafts';
 
-const ENTRIES = '50';
+const CHANGES = '50';
+const RECORDS_A_PAGE = '25';
 
-export function PlantJournal({ facts, plant }: { readonly facts: HomeFacts; readonly plant: Plant }) {
-  const { danger } = useInk();
+interface Given {
+  readonly facts: HomeFacts;
+  readonly plant: Plant;
+}
+
+/** A line of the journal, whatever it tells of. */
+type Line =
+  | { readonly what: 'change'; readonly at: number; readonly entry: JournalEntry }
+  | { readonly what: 'record'; readonly at: number; readonly record: HomeRecord };
+
+/** A plant's records, page by page, and the changes that touched it. */
+function useJournal({ facts, plant }: Given) {
   const homeId = facts.home.id;
-  const [entries, setEntries] = useState<readonly JournalEntry[] | null>(null);
+  const revision = useHome((state) => state.revision);
+  const [changes, setChanges] = useState<readonly JournalEntry[] | null>(null);
+  const [records, setRecords] = useState<readonly HomeRecord[] | null>(null);
+  const [after, setAfter] = useState<string | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
-  const [written, setWritten] = useState(0);
-  const draftKey = `note/${plant.id}`;
-  const text = useDrafts((state) => state.drafts[draftKey]?.text ?? '');
-  const { put, drop } = useDrafts.getState();
+  const readRecords = useCallback(
+    async (from: string | null) => {
+      const query = { plantId: plant.id, limit: RECORDS_A_PAGE, ...(from === null ? {} : { after: from }) };
+      const page = await ask('records', { params: { homeId }, query });
+      if (!page.ok) return setFailure(page.refusal.message);
+      setFailure(null);
+      setAfter(page.value.after);
+      return setRecords((before) => [...(from === null ? [] : (before ?? [])), ...page.value.records]);
+    },
+    [homeId, plant.id],
+  );
   useEffect(() => {
     let stale = false;
-    void ask('journal', { params: { homeId }, query: { plantId: plant.id, limit: ENTRIES } }).then((answer) => {
+    void ask('journal', { params: { homeId }, query: { plantId: plant.id, limit: CHANGES } }).then((answer) => {
       if (stale) return;
-      if (answer.ok) setEntries(answer.value);
+      if (answer.ok) setChanges(answer.value);
       else setFailure(answer.refusal.message);
     });
     return () => {
       stale = true;
     };
-    // Every stored change of the plant makes new facts, so the facts tell when to look again.
-  }, [homeId, plant.id, facts, written]);
+  }, [homeId, plant.id, revision]);
+  useEffect(() => void readRecords(null), [readRecords]);
+  return { changes, records, after, failure, setFailure, readRecords };
+}
+
+/** Newest first; changes older than the last record that has been read wait for it. */
+function linesOf(changes: readonly JournalEntry[], records: readonly HomeRecord[], more: string | null): Line[] {
+  const oldest = more === null ? -Infinity : Math.min(...records.map((record) => record.at));
+  return [
+    ...changes.filter((entry) => entry.at >= oldest).map((entry): Line => ({ what: 'change', at: entry.at, entry })),
+    ...records.map((record): Line => ({ what: 'record', at: record.at, record })),
+  ].sort((p, q) => q.at - p.at);
+}
+
+const WAY_WORD = { top: 'from above', tray: 'from the tray', soak: 'soaked' } as const;
+
+function recordWords(record: HomeRecord): string {
+  if (record.kind === 'note') return record.body.text;
+  const { litres, way } = record.body;
+  return `Watered ${WAY_WORD[way]}${litres === null ? '' : `, ${litres} l`}`;
+}
+
+export function PlantJournal({ facts, plant }: Given) {
+  const { danger } = useInk();
+  const { changes, records, after, failure, setFailure, readRecords } = useJournal({ facts, plant });
+  const draftKey = `note/${plant.id}`;
+  const text = useDrafts((state) => state.drafts[draftKey]?.text ?? '');
+  const { put, drop } = useDrafts.getState();
+  const params = { homeId: facts.home.id };
   const write = async () => {
-    const answer = await ask('addNote', { params: { homeId }, body: { plantId: plant.id, text } });
-    if (!answer.ok) {
-      setFailure(answer.refusal.message);
-      return;
-    }
-    setFailure(null);
+    const note = {
+      kind: 'note',
+      at: Date.now(),
+      plantId: plant.id,
+      spotId: null,
+      roomId: null,
+      body: { text },
+    } as const;
+    const answer = await ask('appendRecords', { params, body: { key: requestKey(), records: [note] } });
+    if (!answer.ok) return setFailure(answer.refusal.message);
     drop(draftKey);
-    setWritten(written + 1);
+    return readRecords(null);
   };
-  const when = (at: number) =>
-    new Date(at).toLocaleString('en-GB', {
-      day: 'numeric',
-      month: 'short',
-      year: 'numeric',
-      hour: '2-digit',
-      minute: '2-digit',
-      timeZone: facts.home.timeZone,
-    });
+  const withdraw = async (recordId: string) => {
+    const answer = await ask('withdrawRecord', { params: { ...params, recordId } });
+    if (!answer.ok) return setFailure(answer.refusal.message);
+    return readRecords(null);
+  };
+  const lines = linesOf(changes ?? [], records ?? [], after);
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Journal</Heading>
@@ -66,13 +117,58 @@ export function PlantJournal({ facts, plant }: { readonly facts: HomeFacts; read
         Write it down
       </Button>
       {failure ? <Small style={{ color: danger }}>✕ {failure}</Small> : null}
-      {entries?.map((entry) => (
-        <View key={entry.id}>
-          <Body>{entry.summary}</Body>
-          <Small>{when(entry.at)}</Small>
-        </View>
-      ))}
-      {entries?.length === 0 ? <Small>Nothing yet.</Small> : null}
+      {lines.map((line) =>
+        line.what === 'change' ? (
+          <JournalLine key={line.entry.id} words={line.entry.summary} at={line.at} facts={facts} />
+        ) : (
+          <JournalLine
+            key={line.record.id}
+            words={recordWords(line.record)}
+            at={line.at}
+            facts={facts}
+            withdrawn={line.record.withdrawnAt !== null}
+            onWithdraw={() => void withdraw(line.record.id)}
+          />
+        ),
+      )}
+      {changes && records && lines.length === 0 ? <Small>Nothing yet.</Small> : null}
+      {after === null ? null : (
+        <Button onPress={() => void readRecords(after)} style={{ alignSelf: 'flex-start' }}>
+          Show what was before
+        </Button>
+      )}
     </View>
+  );
+}
+
+interface LineGiven {
+  readonly words: string;
+  readonly at: number;
+  readonly facts: HomeFacts;
+  readonly withdrawn?: boolean;
+  readonly onWithdraw?: () => void;
+}
+
+function JournalLine({ words, at, facts, withdrawn = false, onWithdraw }: LineGiven) {
+  const when = new Date(at).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: facts.home.timeZone,
+  });
+  return (
+    <Row>
+      <View style={{ flex: 1 }}>
+        <Body style={withdrawn ? { textDecorationLine: 'line-through' } : {}}>{words}</Body>
+        <Small>{`${when}${withdrawn ? ', withdrawn' : ''}`}</Small>
+      </View>
+      {onWithdraw && !withdrawn ? (
+        <Button label={`Withdraw: ${words.slice(0, 60)}`} onPress={onWithdraw}>
+          Withdraw
+        </Button>
+      ) : null}
+    </Row>
   );
 }

@@ -2,7 +2,7 @@
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useHome } from '../../state/home';
 import { caught, open, settled, showHome, shownHome, sunPlant } from '../../testing/shown-home';
-import { Hazards } from './hazards';
+import { Hazards } from '../../parts/hazards';
 import { PlantMakeup } from './plant-makeup';
 
 beforeEach(() => showHome());

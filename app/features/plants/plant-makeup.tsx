@@ -1,6 +1,15 @@
 /** What a plant is: its taxon or its parents in shares, and what is seen of it. Each change is stored at once and can be undone. */
 import { knowledge } from '@dulvan/catalogue';
-import { TRAITS, TRAIT_RULES, knownTaxon, type HomeFacts, type Parent, type Plant, type Taxon } from '@dulvan/core';
+import {
+  TRAITS,
+  TRAIT_RULES,
+  knownTaxon,
+  patch,
+  type HomeFacts,
+  type Parent,
+  type Plant,
+  type Taxon,
+} from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
@@ -12,9 +21,9 @@ import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { plantName } from '../../ui/words';
-import { typedNumber } from '../place/form-values';
-import { TaxonPicker } from '../catalogue/taxon-picker';
+import { plantName } from '../../parts/words';
+import { typedNumber } from '../../parts/typed-number';
+import { TaxonPicker } from '../../parts/taxon-picker';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -23,9 +32,10 @@ interface Given {
 
 export function PlantMakeup({ facts, plant }: Given) {
   const change = useHome((state) => state.change);
+  const attempt = useHome((state) => state.attempt);
   const [naming, setNaming] = useState<'no' | 'taxon' | 'parents'>('no');
   const name = plantName(facts, plant);
-  const store = (what: string, after: Plant) => change(`${what} ${name}`, [{ list: 'plants', id: plant.id, after }]);
+  const fieldsOf = (fields: Partial<Plant>) => [patch('plants', plant.id, fields)];
   const barred = new Set(plant.traits.flatMap((trait) => TRAIT_RULES[trait].not));
   return (
     <View style={{ gap: SPACE.s }}>
@@ -37,7 +47,7 @@ export function PlantMakeup({ facts, plant }: Given) {
       {naming === 'taxon' ? (
         <Naming
           onTaxon={(taxon) =>
-            void store('Named', { ...plant, taxonId: taxon.id, parents: [] }).then(() => setNaming('no'))
+            void change(`Named ${name}`, fieldsOf({ taxonId: taxon.id, parents: [] })).then(() => setNaming('no'))
           }
         />
       ) : null}
@@ -45,7 +55,7 @@ export function PlantMakeup({ facts, plant }: Given) {
         <Parents
           facts={facts}
           plant={plant}
-          onParents={(parents) => store('Set the parents of', { ...plant, parents })}
+          onParents={(parents) => attempt(`Set the parents of ${name}`, fieldsOf({ parents }))}
           onDone={() => setNaming('no')}
         />
       ) : null}
@@ -54,7 +64,7 @@ export function PlantMakeup({ facts, plant }: Given) {
         label="What you see of it"
         choices={TRAITS.map((trait) => ({ value: trait, word: TRAIT_RULES[trait].word, disabled: barred.has(trait) }))}
         chosen={plant.traits}
-        onChosen={(traits) => void store('Noted what is seen of', { ...plant, traits })}
+        onChosen={(traits) => void change(`Noted what is seen of ${name}`, fieldsOf({ traits }))}
       />
       {plant.traits.map((trait) => (
         <Small key={trait}>→ {TRAIT_RULES[trait].rule}</Small>

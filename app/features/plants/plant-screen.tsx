@@ -1,25 +1,27 @@
 /** One plant: how it fares where it stands, what it wants, where it would fare better, what happened to it. */
 import { knowledge } from '@dulvan/catalogue';
-import { knownPlant, type HomeFacts, type Plant } from '@dulvan/core';
+import { drop, fallenWith, knownPlant, patch, type HomeFacts, type Plant } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useAnswers, usePlantAnswer, useRanking, useSpotAnswer } from '../../state/answers';
+import { shownValue, useRanking } from '../../state/questions';
+import { usePlantAnswer, useSpotAnswer, useVerdicts } from '../../state/verdicts';
 import { useFacts, useHome } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
-import { FactorSign } from '../../ui/factor-sign';
-import { FitMark } from '../../ui/fit-mark';
+import { FactorSign } from '../../parts/factor-sign';
+import { FitMark } from '../../parts/fit-mark';
 import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { STAGE_WORD, fitShare, latinName, plantName, spotPlace, troubleSentence } from '../../ui/words';
-import { YearBands } from '../../ui/year-bands';
-import { FiguresTable } from '../catalogue/figures-table';
-import { FactForm } from '../place/fact-form';
-import { useMonth } from '../rooms/use-month';
-import { NotHere } from '../shell/not-here';
-import { MendAction } from '../today/mend-action';
+import { STAGE_WORD, fitShare, latinName, plantName, spotPlace, troubleSentence } from '../../parts/words';
+import { YearBands } from '../../parts/year-bands';
+import { FiguresTable } from '../../parts/figures-table';
+import { FactForm } from '../../forms/fact-form';
+import { useMonth } from '../../parts/use-month';
+import { Pending } from '../../parts/pending';
+import { NotHere } from '../../parts/not-here';
+import { MendAction } from '../../parts/mend-action';
 import { FitYear } from './fit-year';
 import { Needs } from './needs';
 import { PlantMakeup } from './plant-makeup';
@@ -39,8 +41,9 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
   const units = useUnits();
   const answer = usePlantAnswer(plant.id);
   const here = useSpotAnswer(plant.spotId);
-  const ranked = useRanking(facts, plant);
-  const working = useAnswers((state) => state.working);
+  const ranking = useRanking(facts, plant);
+  const ranked = shownValue(ranking);
+  const { state } = useVerdicts();
   const change = useHome((state) => state.change);
   const [editing, setEditing] = useState<'no' | 'yes'>('no');
   const known = useMemo(() => knownPlant(facts, plant, knowledge), [facts, plant]);
@@ -49,16 +52,14 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
   const fit = answer?.fit ?? null;
   const target = answer?.targets[month - 1];
   const moveTo = (spotId: string) =>
-    void change(`Moved ${name} to ${spotPlace(facts, spotId)}`, [
-      { list: 'plants', id: plant.id, after: { ...plant, spotId } },
-    ]);
+    void change(`Moved ${name} to ${spotPlace(facts, spotId)}`, [patch('plants', plant.id, { spotId })]);
   const takeOut = async () => {
-    const corrections = facts.corrections.filter((correction) => correction.plantId === plant.id);
-    const refusal = await change(`Took out ${name}`, [
-      ...corrections.map(({ id }) => ({ list: 'corrections' as const, id, after: null })),
-      { list: 'plants', id: plant.id, after: null },
-    ]);
-    if (!refusal) router.replace('/plants');
+    const { gone } = fallenWith(facts, [{ list: 'plants', id: plant.id }]);
+    const outcome = await change(
+      `Took out ${name}`,
+      gone.map(({ list, id }) => drop(list, id)),
+    );
+    if (outcome === 'stored') router.replace('/plants');
   };
   return (
     <Page>
@@ -71,7 +72,7 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
         </View>
         {fit ? <Body testID="plant-whole">{fitShare(fit.whole)}</Body> : null}
       </View>
-      {working === 'yes' && !fit && plant.spotId ? <Small>Working …</Small> : null}
+      {state === 'working' && plant.spotId ? <Small>Working it out anew …</Small> : null}
       {fit ? (
         <>
           {fit.troubles.length === 0 ? <Body>It has all it wants, all year.</Body> : null}
@@ -126,7 +127,7 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
           onChoose={moveTo}
         />
       ) : (
-        <Small>Working …</Small>
+        <Pending asked={ranking} />
       )}
       <Rule />
       <PlantMakeup facts={facts} plant={plant} />

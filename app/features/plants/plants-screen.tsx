@@ -2,17 +2,17 @@
 import { FACTORS, type Factor, type Plant, type PlantAnswer } from '@dulvan/core';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
-import { useAnswers } from '../../state/answers';
+import { useVerdicts } from '../../state/verdicts';
 import { useFacts } from '../../state/home';
 import { Button, RowLink, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { Field } from '../../ui/field';
-import { FitMark } from '../../ui/fit-mark';
+import { FitMark } from '../../parts/fit-mark';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
-import { FACTOR_WORD, fitShare, latinName, plantName, spotPlace, troubleName } from '../../ui/words';
-import { useMonth } from '../rooms/use-month';
+import { FACTOR_WORD, fitShare, latinName, plantName, spotPlace, troubleName } from '../../parts/words';
+import { useMonth } from '../../parts/use-month';
 
 type Sort = 'unhappy' | 'name' | 'place';
 type Filter = 'all' | 'wrong' | Factor;
@@ -23,7 +23,7 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
   const facts = useFacts();
   const wide = useIsWide();
   const [month] = useMonth();
-  const answers = useAnswers((state) => state.answers);
+  const { answers } = useVerdicts();
   const [text, setText] = useState('');
   const [sort, setSort] = useState<Sort>('unhappy');
   const [filter, setFilter] = useState<Filter>('all');

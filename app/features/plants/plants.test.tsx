@@ -1,6 +1,7 @@
 /** The list of plants and a plant's sheet. */
+import { drop } from '@dulvan/core';
 import { fireEvent, screen } from '@testing-library/react-native';
-import { caught, open, settled, shadePlant, showHome, shownHome, sunPlant } from '../../testing/shown-home';
+import { caught, entryPut, open, settled, shadePlant, showHome, shownHome, sunPlant } from '../../testing/shown-home';
 import { went } from '../../testing/router.mock';
 import { AddPlantScreen } from './add-plant-screen';
 import { PlantScreen } from './plant-screen';
@@ -47,7 +48,7 @@ describe('a plant’s sheet', () => {
     await open(<PlantScreen plantId={sunPlant.id} />);
     fireEvent.press(screen.getByLabelText('Take out Sun plant'));
     await settled();
-    expect(caught[0]!.changes).toEqual([{ list: 'plants', id: sunPlant.id, after: null }]);
+    expect(caught[0]!.changes).toEqual([drop('plants', sunPlant.id)]);
     expect(went).toContain('/plants');
   });
 
@@ -68,10 +69,8 @@ describe('adding a plant', () => {
     expect(caught).toHaveLength(1);
     expect(caught[0]!.changes[0]).toMatchObject({
       list: 'plants',
-      after: { taxonId: 'spathiphyllum-wallisii', stage: 'adult' },
+      entry: { taxonId: 'spathiphyllum-wallisii', stage: 'adult' },
     });
-    expect(shownHome.spots.map((spot) => spot.id)).toContain(
-      (caught[0]!.changes[0]!.after as { spotId: string }).spotId,
-    );
+    expect(shownHome.spots.map((spot) => spot.id)).toContain(entryPut<{ spotId: string }>().spotId);
   });
 });

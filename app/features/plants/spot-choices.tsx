@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../state/settings';
 import { Button } from '../../ui/button';
-import { FitMark } from '../../ui/fit-mark';
+import { FitMark } from '../../parts/fit-mark';
 import { SPACE } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
-import { fitShare, plantName, spotPlace, troubleSentence } from '../../ui/words';
+import { fitShare, plantName, spotPlace, troubleSentence } from '../../parts/words';
 
 interface Given {
   readonly facts: HomeFacts;

@@ -1,40 +1,43 @@
 /** A window's curtain at hand: choose another and see the light change before it is kept. */
 import { curtains } from '@dulvan/catalogue';
-import type { Window } from '@dulvan/core';
+import { patch, type HungCurtain, type Window } from '@dulvan/core';
 import { View } from 'react-native';
+import { hungAnew } from '../../parts/curtains';
+import { clock } from '../../parts/words';
 import { useHome } from '../../state/home';
 import { Choices } from '../../ui/choices';
 import { SPACE } from '../../ui/theme';
 import { Small, Strong } from '../../ui/type';
-import { clock } from '../../ui/words';
 
 export function CurtainControl({ window }: { readonly window: Window }) {
   const tryOut = useHome((state) => state.tryOut);
+  const [first, ...others] = window.curtains;
   const choose = (curtainId: string) => {
-    const curtain = curtains.find((candidate) => candidate.id === curtainId)!;
-    const summary =
-      curtainId === 'none'
-        ? `${window.name}: curtain taken away`
-        : `${window.name}: ${curtain.name.toLowerCase()} shut`;
-    tryOut(summary, [
-      { list: 'windows', id: window.id, after: { ...window, curtainId, curtainMonths: [...window.curtainMonths] } },
-    ]);
+    const { name } = curtains.find((candidate) => candidate.id === curtainId)!;
+    const isBare = curtainId === 'none';
+    const summary = isBare ? `${window.name}: curtain taken away` : `${window.name}: ${name.toLowerCase()} shut`;
+    const now = isBare ? [] : [{ ...(first ?? hungAnew(curtainId)), curtainId }];
+    tryOut(summary, [patch('windows', window.id, { curtains: [...now, ...others] })]);
   };
+  const label = `Curtain at the ${window.name.toLowerCase()}`;
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Strong>Curtain at the {window.name.toLowerCase()}</Strong>
+      <Strong>{label}</Strong>
       <Choices
-        label={`Curtain at the ${window.name.toLowerCase()}`}
+        label={label}
         choices={curtains.map(({ id, name }) => ({ value: id, word: name }))}
-        value={window.curtainId}
+        value={first?.curtainId ?? 'none'}
         onValue={choose}
       />
-      {window.curtainId === 'none' ? null : (
-        <Small>
-          Shut from {clock(window.curtainFromMinute)} to {clock(window.curtainToMinute)}
-          {window.curtainMonths.length < 12 ? ` in ${window.curtainMonths.length} months` : ''}
-        </Small>
-      )}
+      {first ? <Small>{`Shut ${hoursOf(first)}`}</Small> : null}
+      {others.map((curtain) => (
+        <Small key={curtain.curtainId}>{`Behind it: ${nameOf(curtain).toLowerCase()}, shut ${hoursOf(curtain)}`}</Small>
+      ))}
     </View>
   );
 }
+
+const nameOf = ({ curtainId }: HungCurtain) => curtains.find(({ id }) => id === curtainId)?.name ?? curtainId;
+
+const hoursOf = ({ fromMinute, toMinute, months }: HungCurtain) =>
+  `from ${clock(fromMinute)} to ${clock(toMinute)}${months.length < 12 ? ` in ${months.length} months` : ''}`;

@@ -7,7 +7,8 @@ import { Button } from '../../ui/button';
 import { FONT, SPACE } from '../../ui/theme';
 import { Figure, Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { MONTH_NAMES, mol } from '../../ui/words';
+import { mol } from '../../parts/words';
+import { MONTH_NAMES } from '../../ui/months';
 
 const SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected', 'lamps'] as const;
 type Source = (typeof SOURCES)[number];

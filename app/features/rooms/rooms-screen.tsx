@@ -3,21 +3,24 @@ import { compassWord, sideBearing, type HomeFacts, type MonthFit, type Room } fr
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { useAnswers, useWash } from '../../state/answers';
+import { shownValue, useSunlightMap } from '../../state/questions';
+import { useVerdicts } from '../../state/verdicts';
+import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { RowLink, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { Drawing } from '../../ui/drawing';
-import { FitMark } from '../../ui/fit-mark';
+import { FitMark } from '../../parts/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
-import { length, mol, monthName, plantName } from '../../ui/words';
+import { length, mol, plantName } from '../../parts/words';
+import { monthName } from '../../ui/months';
 import { CurtainControl } from './curtain-control';
-import { useMonth } from './use-month';
-import { RoomPlan } from './room-plan';
+import { useMonth } from '../../parts/use-month';
+import { RoomPlan } from '../../parts/room-plan';
 import { WashLegend } from './wash-legend';
 
 export function RoomsScreen({ roomId }: { readonly roomId: string | null }) {
@@ -45,7 +48,7 @@ const largestFirst = (rooms: readonly Room[]) => [...rooms].sort((p, q) => q.wid
 
 /** The fit in a month of whoever stands at each spot. */
 function useFits(facts: HomeFacts, month: number): Map<string, MonthFit | null> {
-  const answers = useAnswers((state) => state.answers);
+  const { answers } = useVerdicts();
   return useMemo(() => {
     const byPlant = new Map(answers?.plants.map((answer) => [answer.plantId, answer.fit?.months[month - 1] ?? null]));
     return new Map(
@@ -58,7 +61,8 @@ function useFits(facts: HomeFacts, month: number): Map<string, MonthFit | null> 
 
 function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: Room }) {
   const [month, setMonth] = useMonth();
-  const wash = useWash(facts, room.id);
+  const asked = useSunlightMap(facts, room.id);
+  const wash = shownValue(asked);
   const fits = useFits(facts, month);
   const units = useUnits();
   const outer = facts.rooms.find((other) => other.id === room.insideRoomId);
@@ -81,7 +85,7 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
       <Drawing
         name={`${facts.home.name}, ${room.name}: mean daily light in ${monthName(month)}`}
         minHeight={260}
-        legend={wash ? <WashLegend heightM={wash.heightM} /> : <Small>Working …</Small>}
+        legend={wash ? <WashLegend heightM={wash.heightM} /> : <Pending asked={asked} />}
       >
         {(width) => (
           <RoomPlan
@@ -115,7 +119,7 @@ interface ContentsGiven {
 }
 
 function RoomContents({ facts, room, month, fits }: ContentsGiven) {
-  const answers = useAnswers((state) => state.answers);
+  const { answers } = useVerdicts();
   const windows = facts.windows.filter((window) => window.roomId === room.id);
   const stands = facts.stands.filter((stand) => stand.roomId === room.id);
   const dliOf = (spotId: string) => answers?.spots.find((spot) => spot.spotId === spotId)?.conditions[month - 1]?.dli;

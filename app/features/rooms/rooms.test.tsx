@@ -10,7 +10,7 @@ import { RoomsScreen } from './rooms-screen';
 import { SpotScreen } from './spot-screen';
 import { StandElevation } from './stand-elevation';
 import { StandScreen } from './stand-screen';
-import { WASH_STEPS, washOpacity } from './wash';
+import { WASH_STEPS, washOpacity } from '../../parts/wash';
 
 beforeEach(() => {
   showHome();
@@ -37,8 +37,12 @@ describe('a room', () => {
     fireEvent.press(screen.getByLabelText('Sheer white curtain'));
     await settled();
     const { trial } = useHome.getState();
-    expect(trial?.changes[0]).toMatchObject({ list: 'windows', id: 'w', after: { curtainId: 'sheer' } });
-    expect(useHome.getState().facts!.windows[0]!.curtainId).toBe('none');
+    expect(trial?.changes[0]).toMatchObject({
+      list: 'windows',
+      id: 'w',
+      fields: { curtains: [{ curtainId: 'sheer' }] },
+    });
+    expect(useHome.getState().facts!.windows[0]!.curtains).toEqual([]);
   });
 
   it('teaches the first step when there is none', async () => {
@@ -79,7 +83,7 @@ describe('a spot’s place', () => {
     expect(useHome.getState().trial?.changes[0]).toMatchObject({
       list: 'spots',
       id: 'dim',
-      after: { alongM: 0.3, acrossM: 0.2 },
+      fields: { alongM: 0.3 },
     });
     expect(screen.getByText('From its end toward wall D: 30 cm of 1 m')).toBeTruthy();
   });

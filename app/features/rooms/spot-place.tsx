@@ -1,12 +1,12 @@
 /** Where a spot lies on its stand: drawn along two lines with a finger, and its figures follow. */
-import type { HomeFacts, Spot, Stand } from '@dulvan/core';
+import { patch, type HomeFacts, type Spot, type Stand } from '@dulvan/core';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Heading, Small } from '../../ui/type';
-import { length } from '../../ui/words';
+import { length } from '../../parts/words';
 
 const CM_PER_M = 100;
 
@@ -24,7 +24,7 @@ export function SpotPlace({
   const move = (given: Partial<Spot>) => {
     const after = { ...spot, ...given };
     tryOut(`${spot.name} ${length(after.alongM, units)} along, ${length(after.acrossM, units)} across ${stand.name}`, [
-      { list: 'spots', id: spot.id, after },
+      patch('spots', spot.id, given),
     ]);
   };
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId);

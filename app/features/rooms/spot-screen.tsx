@@ -2,12 +2,14 @@
 import type { Condition, HomeFacts, Spot, SpotAnswer } from '@dulvan/core';
 import { Suspense, lazy } from 'react';
 import { View } from 'react-native';
-import { useBestTaxa, useSpotAnswer } from '../../state/answers';
+import { shownValue, useBestTaxa } from '../../state/questions';
+import { useSpotAnswer } from '../../state/verdicts';
+import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { useTaxa } from '../../state/taxa';
 import { RowLink, TextLink } from '../../ui/button';
-import { FitMark } from '../../ui/fit-mark';
+import { FitMark } from '../../parts/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
@@ -22,12 +24,12 @@ import {
   hours,
   latinName,
   mol,
-  monthName,
   plantName,
-} from '../../ui/words';
-import { NotHere } from '../shell/not-here';
+} from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { NotHere } from '../../parts/not-here';
 import { SpotPlace } from './spot-place';
-import { useMonth } from './use-month';
+import { useMonth } from '../../parts/use-month';
 
 const LightYearChart = lazy(() => import('./light-year-chart'));
 
@@ -204,12 +206,13 @@ function WouldDoWell({
   readonly month: number;
 }) {
   const taxa = useTaxa();
-  const best = useBestTaxa(facts, spotId, taxa, SHOWN);
+  const asked = useBestTaxa(facts, spotId, taxa, SHOWN);
+  const best = shownValue(asked);
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>Would do best here</Heading>
       <Small>From the catalogue and your own taxa, grown plants, over the whole year.</Small>
-      {best ? null : <Small>Working …</Small>}
+      <Pending asked={asked} />
       {best?.map(({ taxonId, fit }) => {
         const taxon = taxa.find((candidate) => candidate.id === taxonId)!;
         return (

@@ -3,7 +3,7 @@ import type { HomeFacts, Spot, Stand } from '@dulvan/core';
 import Svg, { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT } from '../../ui/theme';
 import { useInk } from '../../ui/use-ink';
-import { plantName } from '../../ui/words';
+import { plantName } from '../../parts/words';
 
 interface Given {
   readonly facts: HomeFacts;

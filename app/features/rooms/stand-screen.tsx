@@ -1,20 +1,21 @@
 /** A stand seen along its length: tiers, lamps, plants, and the lamps' hours at hand. */
 import type { HomeFacts, Stand } from '@dulvan/core';
 import { View } from 'react-native';
-import { useAnswers } from '../../state/answers';
+import { useVerdicts } from '../../state/verdicts';
 import { useFacts } from '../../state/home';
 import { RowLink, TextLink } from '../../ui/button';
 import { Drawing } from '../../ui/drawing';
-import { FitMark } from '../../ui/fit-mark';
+import { FitMark } from '../../parts/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { mol, monthName, plantName } from '../../ui/words';
-import { NotHere } from '../shell/not-here';
-import { LampHours } from './lamp-hours';
+import { mol, plantName } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { NotHere } from '../../parts/not-here';
+import { LampHours } from '../../parts/lamp-hours';
 import { StandElevation } from './stand-elevation';
-import { useMonth } from './use-month';
+import { useMonth } from '../../parts/use-month';
 
 export function StandScreen({ standId }: { readonly standId: string }) {
   const facts = useFacts();
@@ -25,7 +26,7 @@ export function StandScreen({ standId }: { readonly standId: string }) {
 
 function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand: Stand }) {
   const [month, setMonth] = useMonth();
-  const answers = useAnswers((state) => state.answers);
+  const { answers } = useVerdicts();
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
   const tiers = facts.tiers.filter((tier) => tier.standId === stand.id).sort((p, q) => q.heightM - p.heightM);
   const tierIds = new Set(tiers.map((tier) => tier.id));

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { SPACE } from '../../ui/theme';
 import { Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { WASH_STEPS, washOpacity } from './wash';
+import { WASH_STEPS, washOpacity } from '../../parts/wash';
 
 export function WashLegend({ heightM }: { readonly heightM: number }) {
   const { wash, line } = useInk();

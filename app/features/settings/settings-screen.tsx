@@ -2,19 +2,20 @@
 import { router } from 'expo-router';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
-import { ask } from '../../state/api';
-import { useAnswers } from '../../state/answers';
+import { EXPORT_PATH } from '@dulvan/contract';
+import { BASE } from '../../state/api';
 import { useHome } from '../../state/home';
 import { useSettings } from '../../state/settings';
+import { useVerdictsStore } from '../../state/verdicts';
 import { Button } from '../../ui/button';
 import { Choices } from '../../ui/choices';
-import { saveFile } from '../../ui/files';
+import { saveAddress } from '../../ui/files';
 import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { newHome } from '../place/blank';
-import { FactForm } from '../place/fact-form';
+import { newHome } from '../../forms/blank';
+import { FactForm } from '../../forms/fact-form';
 
 export function SettingsScreen() {
   const { units, appearance, setUnits, setAppearance } = useSettings();
@@ -145,45 +146,38 @@ function Homes() {
   );
 }
 
-const LARGEST_FILE = 20_000_000;
+/** More than this is no bundle that this page would send. */
+const LARGEST_BUNDLE = 4_000_000_000;
+
+const FROM_WORD = { browser: 'worked out here', server: 'from the server', kept: 'kept from last time' } as const;
 
 function InAndOut() {
   const { danger } = useInk();
-  const importText = useHome((state) => state.importText);
-  const tookMs = useAnswers((state) => state.tookMs);
+  const importFile = useHome((state) => state.importFile);
+  const { tookMs, from } = useVerdictsStore();
   const chooser = useRef<HTMLInputElement>(null);
   const [message, setMessage] = useState<string | null>(null);
-  const exportAll = async () => {
-    const bundle = await ask('exportBundle');
-    if (!bundle.ok) {
-      setMessage(bundle.refusal.message);
-      return;
-    }
-    saveFile(
-      `dulvan-${bundle.value.exportedAt.slice(0, 10)}.json`,
-      `${JSON.stringify(bundle.value, null, 1)}\n`,
-      'application/json',
-    );
-  };
   const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];
     event.target.value = '';
     if (!file) return;
-    if (file.size > LARGEST_FILE) {
-      setMessage(`The file is larger than ${LARGEST_FILE / 1_000_000} MB, more than any home needs.`);
+    if (file.size > LARGEST_BUNDLE) {
+      setMessage(`The file is larger than ${LARGEST_BUNDLE / 1e9} GB: no bundle is.`);
       return;
     }
-    setMessage((await importText(await file.text()))?.message ?? null);
+    setMessage('');
+    const refusal = await importFile(file);
+    setMessage(refusal?.message ?? null);
   };
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>Everything in and out</Heading>
       <Body>
-        One JSON file holds all homes, plants and the journal. Bringing one in replaces the homes of the same key; that
-        can be undone.
+        One zip of open formats holds all homes and plants, the journal, what you wrote down, samples and files.
+        Bringing one in replaces the homes of the same key; that can be undone.
       </Body>
       <Row>
-        <Button kind="main" onPress={() => void exportAll()}>
+        <Button kind="main" onPress={() => saveAddress(`${BASE}${EXPORT_PATH}`)}>
           Export everything
         </Button>
         <Button onPress={() => chooser.current?.click()}>Import a bundle</Button>
@@ -191,17 +185,20 @@ function InAndOut() {
       <input
         ref={chooser}
         type="file"
-        accept=".json,application/json"
+        accept=".zip,.json,application/zip,application/json"
         aria-label="Bundle file"
         onChange={(event) => void chosen(event)}
         style={{ display: 'none' }}
       />
+      {message === '' ? <Small>Bringing it in …</Small> : null}
       {message ? (
         <View role="alert">
           <Body style={{ color: danger }}>✕ {message}</Body>
         </View>
       ) : null}
-      {tookMs === null ? null : <Small testID="took">{`The last answers took ${Math.round(tookMs)} ms.`}</Small>}
+      {tookMs === null ? null : (
+        <Small testID="took">{`The last answers took ${Math.round(tookMs)} ms${from ? `, ${FROM_WORD[from]}` : ''}.`}</Small>
+      )}
     </View>
   );
 }

@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import { TextLink } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { Body, Title } from '../../ui/type';
-import { newHome } from '../place/blank';
-import { FactForm } from '../place/fact-form';
+import { newHome } from '../../forms/blank';
+import { FactForm } from '../../forms/fact-form';
 
 export function FoundHome() {
   return (

@@ -1,7 +1,8 @@
 /** The frame round every screen: the way about, what is tried, what just happened, a home that cannot be reached. */
+import { patch } from '@dulvan/core';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { useHome } from '../../state/home';
-import { caught, open, settled, showHome, shownHome } from '../../testing/shown-home';
+import { caught, open, settled, showHome } from '../../testing/shown-home';
 import { Shell } from './shell';
 
 beforeEach(() => {
@@ -16,16 +17,13 @@ it('leads to all places by name', async () => {
 });
 
 it('shows what is tried until it is kept, and then stores it', async () => {
-  const [window] = shownHome.windows;
   await open(<Shell />);
   act(() =>
-    useHome.getState().tryOut('Window: net', [
-      {
-        list: 'windows',
-        id: 'w',
-        after: { ...window!, curtainId: 'net', curtainMonths: [...window!.curtainMonths] },
-      },
-    ]),
+    useHome
+      .getState()
+      .tryOut('Window: net', [
+        patch('windows', 'w', { curtains: [{ curtainId: 'net', months: [1], fromMinute: 0, toMinute: 60 }] }),
+      ]),
   );
   expect(screen.getByText('Window: net')).toBeTruthy();
   fireEvent.press(screen.getByLabelText('Keep'));

@@ -2,8 +2,9 @@
 import { Link, Slot, usePathname } from 'expo-router';
 import { useEffect } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import { useAnswers, useKeepAnswers } from '../../state/answers';
 import { useHome } from '../../state/home';
+import { useLive } from '../../state/use-live';
+import { useKeepVerdicts, useVerdictsStore } from '../../state/verdicts';
 import { Button } from '../../ui/button';
 import { Icon } from '../../ui/icon';
 import { FONT, SPACE, TOUCH } from '../../ui/theme';
@@ -29,7 +30,8 @@ export function Shell() {
   const status = useHome((state) => state.status);
   const path = usePathname();
   useEffect(() => void load(), [load]);
-  useKeepAnswers();
+  useKeepVerdicts();
+  useLive();
   const opensWithoutHome = path === '/settings';
   return (
     <View style={{ flex: 1, backgroundColor: paper, flexDirection: wide ? 'row' : 'column' }}>
@@ -50,8 +52,7 @@ export function Shell() {
 function Places({ path }: { readonly path: string }) {
   const ink = useInk();
   const wide = useIsWide();
-  const working = useAnswers((state) => state.working);
-  const share = useAnswers((state) => state.share);
+  const { working, share } = useVerdictsStore();
   return (
     <View
       role="navigation"
@@ -168,7 +169,7 @@ function TrialBar() {
     >
       <View style={{ flex: 1, minWidth: 160 }}>
         <Small>Trying, not kept yet</Small>
-        <Body>{trial.summary}</Body>
+        <Body>{trial.summaries.join('; ')}</Body>
       </View>
       <Button onPress={putBack}>Put back</Button>
       <Button kind="main" onPress={() => void keep()}>

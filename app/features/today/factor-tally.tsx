@@ -1,11 +1,11 @@
 /** How many plants have too little, right and too much of each factor this month: what the home as a whole lacks. */
 import { FACTORS, type Direction, type MonthFit } from '@dulvan/core';
 import { View } from 'react-native';
-import { FactorSign } from '../../ui/factor-sign';
+import { FactorSign } from '../../parts/factor-sign';
 import { SPACE } from '../../ui/theme';
 import { Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { FACTOR_WORD } from '../../ui/words';
+import { FACTOR_WORD } from '../../parts/words';
 
 const DIRECTIONS: readonly { readonly direction: Direction; readonly word: string }[] = [
   { direction: 'too-little', word: 'too little' },

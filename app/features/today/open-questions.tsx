@@ -7,7 +7,7 @@ import { Button, TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Heading, Small } from '../../ui/type';
 import { useNow } from '../../ui/use-now';
-import { plantName } from '../../ui/words';
+import { plantName } from '../../parts/words';
 
 const QUESTION: Record<Missing, (name: string) => string> = {
   'known-taxon': (name) => `What is ${name}? Its name is not in the catalogue, so it has no target.`,

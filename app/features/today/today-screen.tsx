@@ -2,73 +2,45 @@
 import {
   CIVIL_ELEVATION_DEG,
   RISE_ELEVATION_DEG,
+  casesIn,
   civilDateOf,
   sunDay,
   type HomeFacts,
-  type Plant,
-  type PlantAnswer,
-  type Trouble,
+  type TroubleCase as TroubledPlant,
 } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useAnswers } from '../../state/answers';
+import { retryVerdicts, useSpotAnswer, useVerdicts } from '../../state/verdicts';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
-import { FactorSign } from '../../ui/factor-sign';
-import { FitMark } from '../../ui/fit-mark';
+import { Failed } from '../../parts/pending';
+import { FactorSign } from '../../parts/factor-sign';
+import { FitMark } from '../../parts/fit-mark';
 import { Rule, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
 import { useNow } from '../../ui/use-now';
-import {
-  SEVERITY_WORD,
-  hours,
-  latinName,
-  monthName,
-  plantName,
-  spotPlace,
-  troubleName,
-  troubleSentence,
-} from '../../ui/words';
+import { SEVERITY_WORD, hours, latinName, plantName, spotPlace, troubleName, troubleSentence } from '../../parts/words';
+import { monthName } from '../../ui/months';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
-import { MendAction } from './mend-action';
+import { MendAction } from '../../parts/mend-action';
 import { SunDayDrawing } from './sun-day-drawing';
-
-interface Case {
-  readonly plant: Plant;
-  readonly answer: PlantAnswer;
-  /** Troubles of this month, worst first. */
-  readonly now: readonly Trouble[];
-}
-
-/** Plants in trouble this month, worst first. */
-function casesOf(facts: HomeFacts, answers: readonly PlantAnswer[], month: number): Case[] {
-  const byId = new Map(facts.plants.map((plant) => [plant.id, plant]));
-  return answers
-    .flatMap((answer): Case[] => {
-      const plant = byId.get(answer.plantId);
-      const now = answer.fit?.troubles.filter((trouble) => trouble.months.includes(month)) ?? [];
-      return plant && now.length > 0 ? [{ plant, answer, now }] : [];
-    })
-    .sort((p, q) => p.answer.fit!.months[month - 1]!.whole - q.answer.fit!.months[month - 1]!.whole);
-}
 
 const SHOWN_AT_FIRST = 6;
 
 export function TodayScreen() {
   const facts = useFacts();
-  const answers = useAnswers((state) => state.answers);
-  const failure = useAnswers((state) => state.failure);
+  const { answers, state, failure, share } = useVerdicts();
   const [all, setAll] = useState<'some' | 'all'>('some');
   const now = useNow();
   const wide = useIsWide();
   if (!facts) return null;
   const { home } = facts;
   const today = civilDateOf(now, home.timeZone);
-  const cases = answers ? casesOf(facts, answers.plants, today.month) : [];
+  const cases = answers ? casesIn(facts, answers.plants, today.month) : [];
   const nowhere = facts.plants.filter((plant) => plant.spotId === null);
   const shown = all === 'all' ? cases : cases.slice(0, SHOWN_AT_FIRST);
   const well = facts.plants.length - cases.length - nowhere.length;
@@ -88,10 +60,12 @@ export function TodayScreen() {
         </Title>
       </View>
       <SunOfToday facts={facts} />
-      {failure ? <Body>Something failed while computing: {failure}</Body> : null}
-      {answers === null ? <Small>Working out the light of every spot …</Small> : null}
+      {failure === null ? null : <Failed message={failure} onRetry={retryVerdicts} />}
+      {state === 'working' ? (
+        <Small>{`Working out the light of every spot …${share === null ? '' : ` ${Math.round(share * 100)} %`}`}</Small>
+      ) : null}
       {facts.plants.length === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
-      {answers && facts.plants.length > 0 ? (
+      {answers && state === 'ready' && facts.plants.length > 0 ? (
         <Strong testID="today-summary">
           {cases.length === 0
             ? 'Nothing is wrong anywhere this month.'
@@ -171,12 +145,12 @@ function TroubleCase({
   month,
 }: {
   readonly facts: HomeFacts;
-  readonly item: Case;
+  readonly item: TroubledPlant;
   readonly month: number;
 }) {
   const { plant, answer, now } = item;
   const units = useUnits();
-  const here = useAnswers((state) => state.answers?.spots.find((spot) => spot.spotId === plant.spotId) ?? null);
+  const here = useSpotAnswer(plant.spotId);
   const [worst, ...others] = now;
   const name = plantName(facts, plant);
   return (

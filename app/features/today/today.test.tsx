@@ -1,4 +1,5 @@
 /** Today: what is wrong where, worst first, each with what mends it. */
+import { patch } from '@dulvan/core';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useHome } from '../../state/home';
 import { caught, open, settled, showHome, shownHome, sunPlant, withRole, wordsIn } from '../../testing/shown-home';
@@ -27,7 +28,7 @@ it('stores the proposed move when it is pressed, and the plant stands there', as
   fireEvent.press(screen.getByLabelText(/^Move Sun plant to Bright/));
   await settled();
   expect(caught).toHaveLength(1);
-  expect(caught[0]!.changes).toEqual([{ list: 'plants', id: sunPlant.id, after: { ...sunPlant, spotId: 'bright' } }]);
+  expect(caught[0]!.changes).toEqual([patch('plants', sunPlant.id, { spotId: 'bright' })]);
   expect(useHome.getState().facts!.plants.find((plant) => plant.id === sunPlant.id)!.spotId).toBe('bright');
 });
 

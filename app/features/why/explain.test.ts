@@ -1,9 +1,9 @@
 /** Each figure's explanation adds up to the figure it explains. */
 import { knowledge } from '@dulvan/catalogue';
-import { HomeEngine } from '@dulvan/core';
+import { HomeEngine, ask } from '@dulvan/core';
 import { smallHome } from '../../../core/src/home/small-home.fixture';
 import type { Units } from '../../state/settings';
-import { mol } from '../../ui/words';
+import { mol } from '../../parts/words';
 import { explain, type Asked } from './explain';
 
 const units: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
@@ -12,7 +12,7 @@ const facts = {
   home: { ...smallHome.home, climateId: 'cool-ocean' },
   windows: smallHome.windows.map((window) => ({ ...window, glazingId: 'double' })),
 };
-const answers = new HomeEngine(knowledge).answer(facts, 2026);
+const answers = ask(new HomeEngine(knowledge), facts, 'home', { year: 2026 });
 const asked = (spotId: string, month: number, given: Partial<Asked> = {}): Asked => ({
   facts,
   spotId,

@@ -5,16 +5,19 @@ import {
   PAR_SHARE_OF_BROADBAND,
   UMOL_PER_JOULE_PAR,
   compassWord,
+  roomIdOfSpot,
   seasonalMonth,
   sideBearing,
   type ClimateFamily,
   type Condition,
   type HomeFacts,
+  type HungCurtain,
   type SpotAnswer,
 } from '@dulvan/core';
-import { knowledge } from '@dulvan/catalogue';
+import { curtains, knowledge } from '@dulvan/catalogue';
 import type { Units } from '../../state/settings';
-import { brightness, clock, count, degrees, hours, length, mol, monthName, weatherName } from '../../ui/words';
+import { brightness, clock, count, degrees, hours, length, mol, weatherName, monthsInWords } from '../../parts/words';
+import { monthName } from '../../ui/months';
 
 export type Figure = 'dli' | 'peak' | 'sun' | 'day' | 'air' | 'vpd';
 
@@ -185,8 +188,8 @@ function explainAir({ facts, spotId, units }: Asked, condition: Condition, figur
 }
 
 /** What readings have done to the computed light. */
-function correctedParts({ correction }: SpotAnswer): Pair[] {
-  const line = (name: string, given: NonNullable<SpotAnswer['correction']>['daylight']): Pair[] =>
+function correctedParts({ calibration }: SpotAnswer): Pair[] {
+  const line = (name: string, given: NonNullable<SpotAnswer['calibration']>['daylight']): Pair[] =>
     given
       ? [
           [
@@ -195,7 +198,7 @@ function correctedParts({ correction }: SpotAnswer): Pair[] {
           ],
         ]
       : [];
-  return correction ? [...line('Daylight', correction.daylight), ...line('Lamp light', correction.lamps)] : [];
+  return calibration ? [...line('Daylight', calibration.daylight), ...line('Lamp light', calibration.lamps)] : [];
 }
 
 function roomLightWords({ facts, spotId }: Asked): string {
@@ -206,9 +209,7 @@ function roomLightWords({ facts, spotId }: Asked): string {
 }
 
 function roomOf(facts: HomeFacts, spotId: string) {
-  const tierId = facts.spots.find((spot) => spot.id === spotId)?.tierId;
-  const standId = facts.tiers.find((tier) => tier.id === tierId)?.standId;
-  const roomId = facts.stands.find((stand) => stand.id === standId)?.roomId;
+  const roomId = roomIdOfSpot(facts, spotId);
   return facts.rooms.find((room) => room.id === roomId);
 }
 
@@ -222,15 +223,19 @@ function placeFacts({ facts, spotId, units }: Pick<Asked, 'facts' | 'spotId' | '
     .map((window): Pair => {
       const bearing = compassWord(sideBearing(room, window.side));
       const curtain =
-        window.curtainId === 'none'
-          ? 'no curtain'
-          : `a curtain from ${clock(window.curtainFromMinute)} to ${clock(window.curtainToMinute)}`;
+        window.curtains.length === 0 ? 'no curtain' : window.curtains.map(curtainWords).join(', behind it ');
       const through = knowledge.glazing(window.glazingId)?.normalTransmittance;
       return [
         window.name,
         `${bearing}, ${length(window.widthM, units)} by ${length(window.heightM, units)}, glass ${through === undefined ? 'unknown' : `${Math.round(through * 100)} %`}, ${curtain}`,
       ];
     });
+}
+
+function curtainWords({ curtainId, fromMinute, toMinute, months }: HungCurtain): string {
+  const name = curtains.find((curtain) => curtain.id === curtainId)?.name.toLowerCase() ?? 'a curtain';
+  const when = months.length < 12 ? ` ${monthsInWords(months)}` : '';
+  return `${name} from ${clock(fromMinute)} to ${clock(toMinute)}${when}`;
 }
 
 function circuitFacts({ facts, spotId }: Pick<Asked, 'facts' | 'spotId'>): Pair[] {

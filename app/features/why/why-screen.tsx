@@ -2,15 +2,18 @@
 import { knowledge } from '@dulvan/catalogue';
 import { DAY_THRESHOLD_PPFD, PAR_SHARE_OF_BROADBAND, UMOL_PER_JOULE_PAR, type HomeFacts } from '@dulvan/core';
 import { View } from 'react-native';
-import { useLosses, usePlantAnswer, useSpotAnswer } from '../../state/answers';
+import { shownValue, useLosses } from '../../state/questions';
+import { usePlantAnswer, useSpotAnswer } from '../../state/verdicts';
+import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits, type Units } from '../../state/settings';
 import { TextLink } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Figure, Heading, Small, Title } from '../../ui/type';
-import { FACTOR_WORD, bandOf, fitShare, mol, monthName, plantName, spotPlace, valueOf } from '../../ui/words';
-import { NotHere } from '../shell/not-here';
+import { FACTOR_WORD, bandOf, fitShare, mol, plantName, spotPlace, valueOf } from '../../parts/words';
+import { monthName } from '../../ui/months';
+import { NotHere } from '../../parts/not-here';
 import { explain, type Explanation, type Figure as FigureKey } from './explain';
 
 interface Given {
@@ -76,8 +79,9 @@ function Lost({
   readonly spotId: string;
   readonly month: number;
 }) {
-  const losses = useLosses(facts, spotId);
-  if (!losses) return <Small>Working out what is lost on the way …</Small>;
+  const asked = useLosses(facts, spotId);
+  const losses = shownValue(asked);
+  if (!losses) return <Pending asked={asked} words="Working out what is lost on the way …" />;
   const { outside, glass, shade, curtain, arrives } = losses;
   const all = [outside, glass, shade, curtain, arrives].reduce((sum, part) => sum + part[month - 1]!, 0);
   const pair = (name: string, part: readonly number[]): readonly [string, string] => [

@@ -86,8 +86,10 @@ export class HomeEngine {
     return finish(this.spotAnswers(facts, year, spotId)).spots[0]?.calibration ?? null;
   }
 
-  /** Readings against the model, and what they correct at each spot, or at one. */
+  /** Readings against the model, and what they correct at each spot, or at one. The same facts have the very same answer. */
   *spotAnswers(facts: HomeFacts, year: number, only?: string): Steps<SpotAnswers> {
+    const known = this.answered.get(facts);
+    if (known?.year === year) return only === undefined ? known.answers : ofSpot(known.answers, only);
     this.makeRoom(facts);
     const inputs = this.inputsOf(facts, year);
     const asked = only === undefined ? [...inputs.placed.values()] : [inputs.placed.get(only)].filter((spot) => !!spot);
@@ -96,18 +98,39 @@ export class HomeEngine {
       if (only === undefined && i % SPOTS_A_STEP === 0) yield i / asked.length;
       spots.push(this.spotAnswer(inputs, spot));
     }
-    return { spots, readings: inputs.readings };
+    if (only !== undefined) return { spots, readings: inputs.readings };
+    const isAsBefore = this.last.length === spots.length && this.last.every((spot, i) => spot === spots[i]);
+    // A list that holds the same is the very same: what follows from it is remembered by it.
+    if (!isAsBefore) this.last = spots;
+    const answers = { spots: this.last, readings: inputs.readings };
+    this.answered.set(facts, { year, answers });
+    return answers;
   }
+
+  private last: readonly SpotAnswer[] = [];
+  private readonly answered = new WeakMap<HomeFacts, { readonly year: number; readonly answers: SpotAnswers }>();
 
   /** A plant's targets through the year, January first; none when nothing is known of it. */
   targetsOf(facts: HomeFacts, plant: Plant): Target[] {
-    const { spotId: _spot, note: _note, arrivedOn: _arrived, name: _name, ...needs } = plant;
+    const { taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool } = plant;
+    const ownFigures = facts.corrections.length > 0 && this.correctedPlants(facts).has(plant.id);
+    // What is one plant's own names it; all others of the same needs share one target.
+    const whose = ownFigures || parents.length > 0 ? plant.id : '';
     const own = facts.ownTaxa.length + facts.corrections.length > 0;
     const knows = own ? this.names.ofParts(facts.ownTaxa, facts.corrections) : '';
-    const { latitude, restSchool, lightAim } = facts.home;
-    return this.targets.recall(JSON.stringify([needs, latitude, restSchool, lightAim, knows]), () =>
+    const { latitude, restSchool: usual, lightAim } = facts.home;
+    const needs = [taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool, whose];
+    return this.targets.recall(JSON.stringify([needs, latitude, usual, lightAim, knows]), () =>
       plantTargets(facts, plant, this.sources),
     );
+  }
+
+  private readonly corrected = new WeakMap<HomeFacts['corrections'], ReadonlySet<string | null>>();
+
+  private correctedPlants({ corrections }: HomeFacts): ReadonlySet<string | null> {
+    let plants = this.corrected.get(corrections);
+    if (!plants) this.corrected.set(corrections, (plants = new Set(corrections.map(({ plantId }) => plantId))));
+    return plants;
   }
 
   /** A home as large as its limits still finds everything it remembered. */
@@ -167,6 +190,11 @@ export class HomeEngine {
     });
   }
 }
+
+const ofSpot = ({ spots, readings }: SpotAnswers, spotId: string): SpotAnswers => ({
+  spots: spots.filter((answer) => answer.spotId === spotId),
+  readings,
+});
 
 const airOf = (facts: HomeFacts, roomId: string) => facts.air.filter((statement) => statement.roomId === roomId);
 

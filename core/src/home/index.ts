@@ -1,4 +1,5 @@
 export * from './conditions';
+export * from './curtains-at';
 export * from './engine';
 export * from './knowledge';
 export * from './known';

@@ -1,2 +1,3 @@
 export * from './mend';
 export * from './rank';
+export * from './wish';

@@ -87,12 +87,38 @@ export function rankSpots(question: RankInputs): RankedSpot[] {
   });
 }
 
-/** The best free spot where a plant can stand, other than its own; null when there is none. */
-export function bestFreeSpot(question: RankInputs): SpotChoice | null {
-  const taken = new Set(question.plants.map((plant) => plant.spotId));
-  taken.add(question.plant.spotId);
-  const free = question.spots.filter((spot) => !taken.has(spot.id) && refusalOf(question.plant, spot) === null);
-  return choicesOf({ ...question, spots: free })[0] ?? null;
+const rankings = new WeakMap<ReadonlyMap<string, readonly Condition[]>, WeakMap<readonly Target[], SpotChoice[]>>();
+
+/** All spots by how well they suit targets, best first, whoever stands there; remembered as long as both live. */
+export function rankedFor(
+  targets: readonly Target[],
+  conditions: ReadonlyMap<string, readonly Condition[]>,
+): readonly SpotChoice[] {
+  let ofConditions = rankings.get(conditions);
+  if (!ofConditions) rankings.set(conditions, (ofConditions = new WeakMap()));
+  let ranked = ofConditions.get(targets);
+  if (!ranked) {
+    ranked = [...conditions].map(([spotId, year]): SpotChoice => {
+      return { spotId, whole: wholeAt(targets, year), refusal: null, occupants: [] };
+    });
+    ranked.sort((p, q) => q.whole - p.whole || (p.spotId < q.spotId ? -1 : 1));
+    ofConditions.set(targets, ranked);
+  }
+  return ranked;
+}
+
+/** The first of ranked spots that is free and takes a plant. */
+export function bestOf(
+  plant: Plant,
+  ranked: readonly SpotChoice[],
+  free: ReadonlyMap<string, Spot>,
+): SpotChoice | null {
+  return (
+    ranked.find(({ spotId }) => {
+      const spot = free.get(spotId);
+      return spot !== undefined && refusalOf(plant, spot) === null;
+    }) ?? null
+  );
 }
 
 function rankOf({ whole, refusal, occupants }: SpotChoice): number {

@@ -1,8 +1,8 @@
 /** A whole home: every spot's year, and how each plant fares where it stands. */
-import type { HomeFacts } from '../facts';
+import type { HomeFacts, Plant } from '../facts';
 import type { Condition, YearFit } from '../fit';
-import type { ComparedReading, HomeEngine, SpotAnswer, Steps } from '../home';
-import { bestFreeSpot, fitOfSpot, type SpotChoice } from '../match';
+import type { ComparedReading, HomeEngine, SpotAnswer, SpotAnswers, Steps } from '../home';
+import { bestOf, fitOfSpot, rankedFor, type SpotChoice } from '../match';
 import type { Target } from '../plant';
 
 export interface PlantAnswer {
@@ -35,36 +35,53 @@ export function* homeAnswers(
   const ofSpots = engine.spotAnswers(facts, year);
   let step = ofSpots.next();
   for (; !step.done; step = ofSpots.next()) yield step.value * SPOTS_SHARE;
-  const { spots, readings } = step.value;
-  const conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]));
-  const free = freeSpots(facts);
+  const conditions = conditionsOf(step.value);
+  const taken = new Set(facts.plants.map((plant) => plant.spotId));
+  const free = new Map(facts.spots.filter((spot) => !taken.has(spot.id)).map((spot) => [spot.id, spot]));
   const plants: PlantAnswer[] = [];
   for (const [i, plant] of facts.plants.entries()) {
     if (i % PLANTS_A_STEP === 0) yield SPOTS_SHARE + ((1 - SPOTS_SHARE) * i) / facts.plants.length;
-    plants.push(plantAnswer(engine, facts, plant, conditions, free));
+    plants.push(plantAnswer(engine, facts, plant, { conditions, free }));
   }
-  return { year, spots, plants, readings };
+  return { year, ...step.value, plants };
 }
 
-function freeSpots(facts: HomeFacts): HomeFacts['spots'] {
-  const taken = new Set(facts.plants.map((plant) => plant.spotId));
-  return facts.spots.filter((spot) => !taken.has(spot.id));
+/** Twelve months of every spot, by spot. */
+type Conditions = ReadonlyMap<string, readonly Condition[]>;
+
+const byAnswers = new WeakMap<SpotAnswers['spots'], Conditions>();
+
+/** The same answers make the very same map, by which rankings are remembered. */
+function conditionsOf({ spots }: SpotAnswers): Conditions {
+  let conditions = byAnswers.get(spots);
+  if (!conditions) byAnswers.set(spots, (conditions = new Map(spots.map((spot) => [spot.spotId, spot.conditions]))));
+  return conditions;
 }
 
-function plantAnswer(
-  engine: HomeEngine,
-  facts: HomeFacts,
-  plant: HomeFacts['plants'][number],
-  conditions: ReadonlyMap<string, readonly Condition[]>,
-  free: HomeFacts['spots'],
-): PlantAnswer {
+interface Places {
+  readonly conditions: Conditions;
+  readonly free: ReadonlyMap<string, HomeFacts['spots'][number]>;
+}
+
+function plantAnswer(engine: HomeEngine, facts: HomeFacts, plant: Plant, { conditions, free }: Places): PlantAnswer {
   const targets = engine.targetsOf(facts, plant);
   if (targets.length === 0) return { plantId: plant.id, targets, fit: null, bestFree: null };
   const here = (plant.spotId !== null && conditions.get(plant.spotId)) || null;
   return {
     plantId: plant.id,
     targets,
-    fit: here ? fitOfSpot(targets, here) : null,
-    bestFree: bestFreeSpot({ plant, targets, spots: free, conditions, plants: facts.plants }),
+    fit: here ? rememberedFit(targets, here) : null,
+    bestFree: bestOf(plant, rankedFor(targets, conditions), free),
   };
+}
+
+const fits = new WeakMap<readonly Target[], WeakMap<readonly Condition[], YearFit>>();
+
+/** The same targets under the same conditions have the very same fit. */
+function rememberedFit(targets: readonly Target[], here: readonly Condition[]): YearFit {
+  let ofTargets = fits.get(targets);
+  if (!ofTargets) fits.set(targets, (ofTargets = new WeakMap()));
+  let fit = ofTargets.get(here);
+  if (!fit) ofTargets.set(here, (fit = fitOfSpot(targets, here)));
+  return fit;
 }

@@ -15,6 +15,7 @@ import { lampPlan, tierField, type LampPlan, type LampWish, type TierField } fro
 
 export * from './beside';
 export * from './best-taxa';
+export * from './cases';
 export * from './compare-reading';
 export * from './home-answers';
 export * from './light-year';

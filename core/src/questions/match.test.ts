@@ -5,7 +5,7 @@ import { plantTargets } from '../home/known';
 import { HomeEngine } from '../home';
 import { ask as asking } from './index';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
-import { bestFreeSpot, fitOfSpot, mendOf, rankSpots, type MendInputs } from '../match';
+import { bestOf, fitOfSpot, mendOf, rankSpots, rankedFor, type MendInputs } from '../match';
 
 const answers = asking(new HomeEngine(smallKnowledge), smallHome, 'home', { year: 2026 });
 const conditions = new Map(answers.spots.map((spot) => [spot.spotId, spot.conditions]));
@@ -58,13 +58,18 @@ describe('ranking', () => {
   });
 
   it('offers as best only what is free and can be stood on, and nothing when there is none', () => {
-    expect(bestFreeSpot(question(sunPlant))!.spotId).toBe('bright');
-    expect(bestFreeSpot(question({ ...sunPlant, heightCm: 300 }))).toBeNull();
+    const best = (plant: Plant, facts: HomeFacts = smallHome) => {
+      const taken = new Set(facts.plants.map((other) => other.spotId));
+      const free = new Map(facts.spots.filter((spot) => !taken.has(spot.id)).map((spot) => [spot.id, spot]));
+      return bestOf(plant, rankedFor(plantTargets(facts, plant, smallKnowledge), conditions), free);
+    };
+    expect(best(sunPlant)!.spotId).toBe('bright');
+    expect(best({ ...sunPlant, heightCm: 300 })).toBeNull();
     const full: HomeFacts = {
       ...smallHome,
       plants: smallHome.spots.map((spot, i) => ({ ...shadePlant, id: `p${i}`, spotId: spot.id })),
     };
-    expect(bestFreeSpot(question(sunPlant, full))).toBeNull();
+    expect(best(sunPlant, full)).toBeNull();
   });
 });
 
@@ -169,10 +174,15 @@ describe('the change to try first', () => {
       curtainId: 'sheer',
       months: [1],
     });
-    const veiled = { ...smallHome, windows: smallHome.windows.map((window) => ({ ...window, curtainId: 'sheer' })) };
+    const sheer = { curtainId: 'sheer', months: [1], fromMinute: 0, toMinute: 1440 };
+    const curtained = { ...smallHome, windows: smallHome.windows.map((window) => ({ ...window, curtains: [sheer] })) };
     expect(
-      ask({ facts: veiled, plant: { ...shadePlant, spotId: 'bright' }, condition: january('bright'), trouble: burnt })
-        .kind,
+      ask({
+        facts: curtained,
+        plant: { ...shadePlant, spotId: 'bright' },
+        condition: january('bright'),
+        trouble: burnt,
+      }).kind,
     ).toBe('place');
   });
 

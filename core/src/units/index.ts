@@ -1,4 +1,5 @@
 export * from './angle';
 export * from './calendar';
+export * from './distance';
 export * from './light';
 export * from './temperature';

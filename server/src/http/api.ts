@@ -1,6 +1,8 @@
 /** The API: checks what comes in against the contract, asks the store, answers in the contract's shapes. */
 import {
   BUNDLE_VERSION,
+  CONTRACT_HEADER,
+  CONTRACT_VERSION,
   EVENTS_PATH,
   EXPORT_PATH,
   LARGEST_FILE,
@@ -183,7 +185,7 @@ interface Parts {
 
 /** Answers one endpoint: checks what it is asked, then its answer goes out as JSON or as it is. */
 function answering<N extends EndpointName>(name: N, handlers: Handlers) {
-  const endpoint: Parts = endpoints[name];
+  const endpoint = endpoints[name] as Parts;
   return async (c: Context): Promise<Response> => {
     if (endpoint.takes) mustBeBytes(c);
     const asked = {
@@ -229,6 +231,7 @@ export function apiOn(options: ApiOptions): OpenAPIHono {
   api.use(guard(options));
   api.use('/api/*', async (c, next) => {
     await next();
+    c.header(CONTRACT_HEADER, CONTRACT_VERSION);
     if (!c.res.headers.has('Cache-Control')) c.header('Cache-Control', 'no-store');
   });
   api.use('/api/homes/*', compress());

@@ -75,8 +75,13 @@ export class Homes {
   ) {}
 
   list(): Home[] {
-    const rows = this.reader.select({ body: factRows.body }).from(factRows).where(eq(factRows.list, 'home')).all();
-    return rows.map(({ body }) => body as unknown as Home).sort((p, q) => p.name.localeCompare(q.name));
+    const rows = this.reader
+      .select({ body: factRows.body })
+      .from(factRows)
+      .where(eq(factRows.list, 'home'))
+      .orderBy(factRows.sequence)
+      .all();
+    return rows.map(({ body }) => body as unknown as Home);
   }
 
   /** A home with its revision. */

@@ -1,0 +1,227 @@
+/** New entries with usual values, for forms that start empty. */
+import { suggestedClimate } from '@dulvan/catalogue';
+import {
+  ALL_MONTHS,
+  type AirStatement,
+  type Block,
+  type Circuit,
+  type Home,
+  type HomeFacts,
+  type Lamp,
+  type Obstruction,
+  type Plant,
+  type Room,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
+} from '@dulvan/core';
+import type { FormList } from './form-specs';
+import { newId } from '../parts/new-id';
+
+const ALL_YEAR = [...ALL_MONTHS];
+
+/** A clock's zone tells roughly where it is: fifteen degrees an hour. */
+export function newHome(): Home {
+  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return {
+    id: newId(),
+    name: '',
+    latitude: 50,
+    longitude: 0,
+    elevationM: 50,
+    timeZone: timeZone || 'UTC',
+    climateId: suggestedClimate(50),
+    restSchool: null,
+    lightAim: 'whole',
+    snowMonths: [],
+  };
+}
+
+function newRoom(facts: HomeFacts): Room {
+  return {
+    id: newId(),
+    homeId: facts.home.id,
+    name: '',
+    widthM: 4,
+    depthM: 4,
+    heightM: 2.5,
+    wallABearing: 180,
+    floorReflectance: 0.25,
+    wallReflectance: 0.6,
+    ceilingReflectance: 0.75,
+    airMovement: 'still',
+    insideRoomId: null,
+    insideXM: 0,
+    insideYM: 0,
+    insideZM: 0,
+    shellTransmittance: 0.85,
+    eveningLux: 0,
+    eveningFromMinute: 1080,
+    eveningToMinute: 1320,
+  };
+}
+
+function newWindow(roomId: string): Window {
+  return {
+    id: newId(),
+    roomId,
+    name: 'Window',
+    side: 'a',
+    offsetM: 1,
+    insetM: 0,
+    sillM: 0.9,
+    widthM: 1.2,
+    heightM: 1.2,
+    slopeDeg: 90,
+    glazingId: 'double-coated',
+    frameShare: 0.2,
+    dirtShare: 0.06,
+    curtains: [],
+    outsideKind: 'open',
+    outsideDeg: 0,
+    outsideReflectance: 0.15,
+    groundReflectance: 0.2,
+    revealM: 0.1,
+    overhangM: 0,
+    overhangAboveM: 0.2,
+  };
+}
+
+function newStand(roomId: string): Stand {
+  return { id: newId(), roomId, name: 'Table', kind: 'table', xM: 1, yM: 0.3, widthM: 1, depthM: 0.5 };
+}
+
+function newTier(standId: string, heightM: number): Tier {
+  return { id: newId(), standId, heightM, board: 'solid' };
+}
+
+function newSpot(tierId: string, stand: Stand): Spot {
+  return {
+    id: newId(),
+    tierId,
+    name: 'Spot',
+    alongM: stand.widthM / 2,
+    acrossM: stand.depthM / 2,
+    sizeM: 0.3,
+    freeHeightM: 0.5,
+    loadKg: 8,
+    reach: 'easy',
+  };
+}
+
+function newCircuit(facts: HomeFacts): Circuit {
+  return { id: newId(), homeId: facts.home.id, name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_YEAR };
+}
+
+function newLamp(tierId: string, circuitId: string, stand: Stand): Lamp {
+  return {
+    id: newId(),
+    circuitId,
+    tierId,
+    name: 'Lamp',
+    form: 'bar',
+    ppf: 30,
+    powerW: 15,
+    spectrum: 'white-neutral',
+    beamDeg: 120,
+    lengthM: Math.min(0.6, stand.widthM),
+    breadthM: 0.03,
+    alongM: stand.widthM / 2,
+    acrossM: stand.depthM / 2,
+    aboveM: 0.45,
+    dimming: 1,
+    ratedBy: 'ppf',
+    lumens: null,
+    tiltDeg: 0,
+    tiltToward: 'a',
+    burntHours: 0,
+    lifeHours: null,
+    photometryId: null,
+  };
+}
+
+const NORTHERN_LEAF = [5, 6, 7, 8, 9, 10];
+const SOUTHERN_LEAF = [1, 2, 3, 4, 11, 12];
+
+function newObstruction(facts: HomeFacts, roomId: string, bearing: number): Obstruction {
+  const turned = (by: number) => (bearing + by + 360) % 360;
+  return {
+    id: newId(),
+    roomId,
+    name: 'Tree',
+    kind: 'deciduous',
+    fromBearing: turned(-20),
+    toBearing: turned(20),
+    heightDeg: 20,
+    reflectance: 0.1,
+    leafMonths: facts.home.latitude < 0 ? SOUTHERN_LEAF : NORTHERN_LEAF,
+  };
+}
+
+function newBlock(roomId: string): Block {
+  return { id: newId(), roomId, name: 'Cupboard', xM: 0, yM: 0, zM: 0, widthM: 0.6, depthM: 0.6, heightM: 1.8 };
+}
+
+function newAir(roomId: string, month: number): AirStatement {
+  return { id: newId(), roomId, month, dayC: 20, nightC: 17, dayRh: 45, nightRh: 50 };
+}
+
+export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: number): Plant {
+  return {
+    id: newId(),
+    homeId: facts.home.id,
+    taxonId,
+    parents: [],
+    traits: [],
+    name: '',
+    stage: 'adult',
+    growthState: 'by-season',
+    stateSeenOn: null,
+    restSchool: null,
+    potCm: 12,
+    heightCm: Math.min(30, matureHeightCm),
+    foliage: 'medium',
+    spotId: null,
+    arrivedOn: null,
+    note: '',
+  };
+}
+
+/** A new entry of any list; null when what it should belong to is not there. */
+export function blankFor(facts: HomeFacts, list: FormList, parent: string | null): { readonly id: string } | null {
+  const tier = facts.tiers.find((candidate) => candidate.id === parent);
+  const stand = facts.stands.find((candidate) => candidate.id === (tier?.standId ?? parent));
+  const room = facts.rooms.find((candidate) => candidate.id === parent);
+  switch (list) {
+    case 'rooms':
+      return newRoom(facts);
+    case 'circuits':
+      return newCircuit(facts);
+    case 'windows':
+      return room ? newWindow(room.id) : null;
+    case 'obstructions':
+      return room ? newObstruction(facts, room.id, room.wallABearing) : null;
+    case 'blocks':
+      return room ? newBlock(room.id) : null;
+    case 'stands':
+      return room ? newStand(room.id) : null;
+    case 'air':
+      return room
+        ? newAir(
+            room.id,
+            [1, 7, 4, 10, 2, 3, 5, 6, 8, 9, 11, 12].find(
+              (month) => !facts.air.some((air) => air.roomId === room.id && air.month === month),
+            ) ?? 1,
+          )
+        : null;
+    case 'tiers':
+      return stand ? newTier(stand.id, stand.kind === 'floor' ? 0 : 0.8) : null;
+    case 'spots':
+      return tier && stand ? newSpot(tier.id, stand) : null;
+    case 'lamps':
+      return tier && stand && facts.circuits[0] ? newLamp(tier.id, facts.circuits[0].id, stand) : null;
+    case 'plants':
+      return null;
+  }
+}

@@ -1,0 +1,156 @@
+/** What a fact's form knows: what is typed over what is stored, what has changed elsewhere meanwhile, and how it is saved. */
+import { suggestedClimate } from '@dulvan/catalogue';
+import { fieldsBetween, patch, put, type Change, type EntryOf, type ChangeList } from '@dulvan/core';
+import { useMemo, useState } from 'react';
+import { typedNumber } from '../parts/typed-number';
+import { useDrafts } from '../state/drafts';
+import { useHome } from '../state/home';
+import { useUnits } from '../state/settings';
+import { FORM_SPECS, type FormList } from './form-specs';
+import { readForm, valuesOf, type Entry, type FormValues, type ParsedForm } from './form-values';
+
+export interface FactFormGiven {
+  readonly list: FormList | 'home';
+  readonly initial: object & { readonly id: string };
+  readonly isNew: boolean;
+}
+
+/** Fields of a draft that are not typed: the revision it began on, and what each field showed when it was first touched. */
+const BASE = '@revision';
+const seenKey = (field: string) => `@seen ${field}`;
+const isTyped = ([key]: [string, string]) => !key.startsWith('@');
+
+export interface FactFormState {
+  readonly values: FormValues;
+  readonly parsed: ParsedForm;
+  readonly changed: boolean;
+  /** Fields that were typed here and have become another elsewhere, with what stands there now. */
+  readonly elsewhere: Readonly<Record<string, string>>;
+  readonly refusal: string | null;
+  readonly saving: boolean;
+  isTouched(field: string): boolean;
+  setValue(field: string, value: string): void;
+  /** Takes what stands there now in place of what was typed. */
+  takeTheirs(field: string): void;
+  startOver(): void;
+  /** Saves what differs. @returns whether it is stored */
+  save(): Promise<boolean>;
+}
+
+const wordOf = (entry: Entry) => ('name' in entry && entry.name ? ` ${String(entry.name)}` : '');
+
+/** The change that a form makes: a new entry whole, of a stored one the fields that differ. */
+export function changeOf(list: ChangeList, initial: Entry, entry: Entry, isNew: boolean): Change | null {
+  if (isNew) return put(list, entry as unknown as EntryOf<ChangeList>);
+  const fields = fieldsBetween(initial, entry);
+  return Object.keys(fields).length > 0 ? patch(list, entry.id, fields) : null;
+}
+
+export function useFactForm({ list, initial, isNew }: FactFormGiven): FactFormState {
+  const { items, noun } = FORM_SPECS[list];
+  const units = useUnits();
+  const facts = useHome((state) => state.facts);
+  const revision = useHome((state) => state.revision);
+  const attempt = useHome((state) => state.attempt);
+  const draftKey = isNew ? `${list}/new` : `${list}/${initial.id}`;
+  const draft = useDrafts((state) => state.drafts[draftKey]);
+  const { put: keepDraft, drop: dropDraft } = useDrafts.getState();
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [saving, setSaving] = useState(false);
+  const [touched, setTouched] = useState<ReadonlySet<string>>(new Set());
+  const entry0 = initial as Entry;
+  const storedValues = useMemo(() => valuesOf(list, items, entry0, units), [list, items, entry0, units]);
+  const typed = useMemo(() => Object.fromEntries(Object.entries(draft ?? {}).filter(isTyped)), [draft]);
+  const values: FormValues = useMemo(() => ({ ...storedValues, ...typed }), [storedValues, typed]);
+  const parsed = useMemo(
+    () => readForm({ list, items, initial: entry0, facts, units }, values),
+    [list, items, values, entry0, facts, units],
+  );
+  const elsewhere = useMemo(() => changedElsewhere(storedValues, draft ?? {}), [storedValues, draft]);
+
+  const setValue = (field: string, value: string) => {
+    setRefusal(null);
+    setTouched((before) => new Set(before).add(field));
+    const next: Record<string, string> = {
+      [BASE]: String(revision),
+      [seenKey(field)]: storedValues[field] ?? '',
+      ...draft,
+      [field]: value,
+    };
+    // A new place suggests its weather until the grower has chosen one.
+    if (list === 'home' && field === 'latitude' && !touched.has('climateId')) {
+      const latitude = typedNumber(value);
+      if (Math.abs(latitude) <= 90) next.climateId = suggestedClimate(latitude);
+    }
+    keepDraft(draftKey, next);
+  };
+  /** What was shown of changes elsewhere counts as seen: who saves again means it. */
+  const seeTheirs = () => {
+    const seen = Object.fromEntries(Object.keys(typed).map((field) => [seenKey(field), storedValues[field] ?? '']));
+    keepDraft(draftKey, { ...draft, ...seen, [BASE]: String(useHome.getState().revision) });
+  };
+
+  return {
+    values,
+    parsed,
+    changed: draft !== undefined,
+    elsewhere,
+    refusal,
+    saving,
+    isTouched: (field) => touched.has(field),
+    setValue,
+    takeTheirs(field) {
+      const { [field]: _mine, [seenKey(field)]: _seen, ...rest } = draft ?? {};
+      if (Object.entries(rest).some(isTyped)) keepDraft(draftKey, rest);
+      else dropDraft(draftKey);
+    },
+    startOver() {
+      dropDraft(draftKey);
+      setRefusal(null);
+    },
+    async save() {
+      setTouched(new Set(items.map((item) => item.field)));
+      const { entry, errors } = parsed;
+      if (!entry || Object.keys(errors).length > 0) {
+        setRefusal('Some answers cannot be kept yet: they are marked above.');
+        return false;
+      }
+      const change = changeOf(list, entry0, entry, isNew);
+      if (!change) {
+        dropDraft(draftKey);
+        return true;
+      }
+      setSaving(true);
+      const summary = `${isNew ? 'Added' : 'Changed'} the ${noun}${wordOf(entry)}`;
+      // A draft that was begun on an earlier revision is held against all that has changed since.
+      const base = isNew ? {} : { base: Number(draft?.[BASE] ?? revision) };
+      const refused = await attempt(summary, [change], { ...base, ...(list === 'home' ? { homeId: entry.id } : {}) });
+      setSaving(false);
+      if (refused) {
+        setRefusal(
+          refused.conflicts
+            ? `${refused.message} See the fields marked below; save again to put yours in their place.`
+            : refused.message,
+        );
+        if (refused.conflicts) seeTheirs();
+        return false;
+      }
+      dropDraft(draftKey);
+      return true;
+    },
+  };
+}
+
+/** Fields that show another value now than when they were first touched, and another one than was typed. */
+function changedElsewhere(storedValues: FormValues, draft: FormValues): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(draft)
+      .filter(isTyped)
+      .filter(([field, typed]) => {
+        const seen = draft[seenKey(field)];
+        const now = storedValues[field] ?? '';
+        return seen !== undefined && seen !== now && typed !== now;
+      })
+      .map(([field]) => [field, storedValues[field] ?? '']),
+  );
+}

@@ -1,0 +1,42 @@
+/** A plant's season in words: stretches of months under one rule. */
+import type { Target } from '@dulvan/core';
+import { monthName } from '../ui/months';
+
+export const PHASE_WORD: Record<Target['phase'], string> = {
+  growing: 'grows',
+  tapering: 'is led into rest',
+  resting: 'rests',
+  waking: 'wakes',
+  inducing: 'sets buds in long nights',
+};
+
+export interface Stretch {
+  readonly months: readonly number[];
+  readonly phase: Target['phase'];
+  readonly rule: string;
+}
+
+/** Runs of months with the same phase and rule, the one that holds January whole, in the order of the year. */
+export function stretchesOf(targets: readonly Target[]): Stretch[] {
+  const alike = (p: Target, q: Target) => p.phase === q.phase && p.seasonRule === q.seasonRule;
+  const count = targets.length;
+  const start = Math.max(
+    0,
+    targets.findIndex((target, i) => !alike(target, targets[(i + count - 1) % count]!)),
+  );
+  const stretches: { months: number[]; phase: Target['phase']; rule: string }[] = [];
+  for (let i = 0; i < count; i++) {
+    const target = targets[(start + i) % count]!;
+    const before = targets[(start + i + count - 1) % count]!;
+    if (i > 0 && alike(target, before)) stretches[stretches.length - 1]!.months.push(target.month);
+    else stretches.push({ months: [target.month], phase: target.phase, rule: target.seasonRule });
+  }
+  return stretches;
+}
+
+/** "November to February", "June", "All year". */
+export function spanWords(months: readonly number[]): string {
+  if (months.length === 12) return 'All year';
+  const first = monthName(months[0]!);
+  return months.length === 1 ? first : `${first} to ${monthName(months[months.length - 1]!)}`;
+}

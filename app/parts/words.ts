@@ -1,0 +1,216 @@
+/** Numbers and verdicts in plain words, in the grower's units. */
+import { monthName } from '../ui/months';
+import {
+  LUX_PER_PPFD,
+  celsiusToFahrenheit,
+  knownPlant,
+  type Aspect,
+  type Certainty,
+  type Factor,
+  type FactorFit,
+  type GrowthState,
+  type HomeFacts,
+  type Plant,
+  type Severity,
+  type Stage,
+  type Trouble,
+} from '@dulvan/core';
+import { knowledge } from '@dulvan/catalogue';
+import type { Units } from '../state/settings';
+
+export const FACTOR_WORD: Record<Factor, string> = {
+  light: 'Light',
+  'day-length': 'Day length',
+  warmth: 'Warmth',
+  moisture: 'Moisture',
+  air: 'Air movement',
+};
+
+export const STAGE_WORD: Record<Stage, string> = {
+  seed: 'Seed',
+  cutting: 'Cutting without roots',
+  'rooted-cutting': 'Rooted cutting',
+  seedling: 'Seedling',
+  juvenile: 'Juvenile',
+  adult: 'Grown',
+  'in-bud': 'In bud',
+  'in-bloom': 'In bloom',
+  recovering: 'Recovering',
+  'just-arrived': 'Just arrived',
+};
+
+export const SURE_WORD: Record<Certainty, string> = {
+  trial: 'from trials',
+  practice: 'growers’ practice',
+  inferred: 'inferred',
+};
+
+export const GROWTH_WORD: Record<GrowthState, string> = {
+  'by-season': 'Nothing special: go by the season',
+  'new-leaf': 'A new leaf',
+  'root-tips': 'Growing root tips',
+  growing: 'It is still growing',
+  finished: 'Its growth is finished',
+  resting: 'It is at rest',
+};
+
+/** A DLI with honest digits: 0.34, 6.4, 18. */
+export function mol(dli: number): string {
+  return dli < 1 ? dli.toFixed(2) : dli < 10 ? dli.toFixed(1) : Math.round(dli).toString();
+}
+
+/** "no windows", "1 window", "3 windows". */
+export const count = (number: number, thing: string) =>
+  `${number === 0 ? 'no' : number} ${thing}${number === 1 ? '' : 's'}`;
+
+export const hours = (value: number) => `${value.toFixed(1)} h`;
+
+/** A time of day from minutes after midnight. */
+export function clock(minute: number): string {
+  const rounded = Math.round(minute);
+  return `${Math.floor(rounded / 60)}:${String(rounded % 60).padStart(2, '0')}`;
+}
+
+export function degrees(celsius: number, units: Units): string {
+  return units.temperature === 'F'
+    ? `${Math.round(celsiusToFahrenheit(celsius))} °F`
+    : `${Number(celsius.toFixed(1))} °C`;
+}
+
+export const CM_PER_INCH = 2.54;
+
+export function length(metres: number, units: Units): string {
+  if (units.length === 'in') return `${Number(((metres * 100) / CM_PER_INCH).toFixed(1))} in`;
+  return metres < 1 ? `${Math.round(metres * 100)} cm` : `${Number(metres.toFixed(2))} m`;
+}
+
+/** A light at an instant, in PPFD or as a lux meter would show it in daylight. */
+export function brightness(ppfd: number, units: Units): string {
+  if (units.light === 'lux') return `${Math.round((ppfd * LUX_PER_PPFD.daylight) / 100) * 100} lux`;
+  return `${Math.round(ppfd)} µmol/m²s`;
+}
+
+const MOVEMENT_WORDS = ['still', 'gentle', 'brisk'] as const;
+
+/** One value of a factor, with its unit. */
+export function valueOf(aspect: Aspect, value: number, units: Units): string {
+  switch (aspect) {
+    case 'dli':
+      return `${mol(value)} mol`;
+    case 'peak':
+      return brightness(value, units);
+    case 'direct-sun':
+    case 'day-length':
+    case 'night-length':
+      return hours(value);
+    case 'day':
+    case 'night':
+      return degrees(value, units);
+    case 'humidity':
+      return `${Math.round(value)} %`;
+    case 'movement':
+      return MOVEMENT_WORDS[Math.round(value)]!;
+  }
+}
+
+/** The wanted band in words: "5 to 9 mol", "up to 300", "at least 12 h". */
+export function bandOf(
+  { aspect, wantsFrom, wantsTo }: Pick<FactorFit, 'aspect' | 'wantsFrom' | 'wantsTo'>,
+  units: Units,
+): string {
+  const value = (figure: number) => valueOf(aspect, figure, units);
+  if (aspect === 'peak' || aspect === 'direct-sun') return `up to ${value(wantsTo)}`;
+  if (aspect === 'night-length') return `at least ${value(wantsFrom)}`;
+  if (aspect === 'movement') return wantsFrom === wantsTo ? value(wantsFrom) : `at least ${value(wantsFrom)}`;
+  if (aspect === 'humidity' && wantsTo >= 97) return `at least ${value(wantsFrom)}`;
+  if (aspect === 'dli') return `${mol(wantsFrom)} to ${mol(wantsTo)} mol`;
+  return `${value(wantsFrom).replace(/ \S+$/, '')} to ${value(wantsTo)}`;
+}
+
+/** Months in words: "from November to January", "in June", "all year". */
+export function monthsInWords(months: readonly number[]): string {
+  if (months.length === 12) return 'all year';
+  if (months.length === 1) return `in ${monthName(months[0]!)}`;
+  if (months.length === 2) return `in ${monthName(months[0]!)} and ${monthName(months[1]!)}`;
+  return `from ${monthName(months[0]!)} to ${monthName(months[months.length - 1]!)}`;
+}
+
+const TROUBLE_WORD: Record<Aspect, readonly [tooLittle: string, tooMuch: string]> = {
+  dli: ['Too dim', 'Too bright'],
+  peak: ['Too weak at noon', 'Too strong in its brightest hour'],
+  'direct-sun': ['Too little sun', 'Too much direct sun'],
+  'day-length': ['Day too short', 'Day too long'],
+  'night-length': ['Night too short to set buds', 'Night too long'],
+  day: ['Days too cold', 'Days too warm'],
+  night: ['Nights too cold', 'Nights too warm'],
+  humidity: ['Air too dry', 'Air too moist'],
+  movement: ['Air too still', 'Too draughty'],
+};
+
+export const SEVERITY_WORD: Record<Severity, string> = {
+  fine: 'Right',
+  short: 'Lives, does not thrive',
+  danger: 'At risk',
+};
+
+/** What is wrong, in a few words: "Too dim". */
+export function troubleName({ aspect, direction }: Pick<FactorFit, 'aspect' | 'direction'>): string {
+  if (direction === 'right') return 'Right';
+  return TROUBLE_WORD[aspect][direction === 'too-little' ? 0 : 1];
+}
+
+/** "Too dim from November to January: gets 2.1, wants 5.0 to 9.0 mol a day". */
+export function troubleSentence(trouble: Trouble, units: Units): string {
+  const { worst } = trouble;
+  const gets = valueOf(worst.aspect, worst.gets, units);
+  const band = bandOf(worst, units);
+  const perDay = worst.aspect === 'dli' || worst.aspect === 'direct-sun' ? ' a day' : '';
+  const wants = worst.aspect === 'peak' || worst.aspect === 'direct-sun' ? `bears ${band}` : `wants ${band}`;
+  const depends = worst.depends === 'on-the-year' ? ' (depends on the year’s cloud)' : '';
+  const at = trouble.months.length > 1 ? ` in ${monthName(trouble.worstMonth)}` : '';
+  return `${troubleName(worst)} ${monthsInWords(trouble.months)}: gets ${gets}${at}, ${wants}${perDay}${depends}`;
+}
+
+/** A taxon's first common name, as a title. */
+export function commonName(taxon: { readonly common: readonly string[] }): string {
+  const [first = ''] = taxon.common;
+  return first.charAt(0).toUpperCase() + first.slice(1);
+}
+
+/** The grower's own name for a plant, else its common one. */
+export function plantName(facts: HomeFacts, plant: Plant): string {
+  if (plant.name.trim()) return plant.name;
+  const taxon = knownPlant(facts, plant, knowledge)?.taxon;
+  return taxon ? commonName(taxon) : 'Plant of unknown name';
+}
+
+export const latinName = (facts: HomeFacts, plant: Plant) =>
+  knownPlant(facts, plant, knowledge)?.taxon.name ?? 'Name not known';
+
+/** Where a spot is: "Sill, left · Loft room". */
+export function spotPlace(facts: HomeFacts, spotId: string | null): string {
+  const spot = facts.spots.find((candidate) => candidate.id === spotId);
+  const tier = spot && facts.tiers.find((candidate) => candidate.id === spot.tierId);
+  const stand = tier && facts.stands.find((candidate) => candidate.id === tier.standId);
+  const room = stand && facts.rooms.find((candidate) => candidate.id === stand.roomId);
+  return spot && room ? `${spot.name} · ${room.name}` : 'Stands nowhere yet';
+}
+
+/** A fit of 0..1 as a share of a hundred. */
+export const fitShare = (whole: number) => `${Math.round(whole * 100)} %`;
+
+/** Where a home's weather comes from, as it is named on every screen that rests on it. */
+export function weatherName({ weathers, home }: HomeFacts): string {
+  const [file] = weathers;
+  return file
+    ? `file of ${file.name} (${file.years})`
+    : (knowledge.climate(home.climateId)?.name.toLowerCase() ?? 'not chosen, a middling one assumed');
+}
+
+const DAY_MS = 86_400_000;
+
+/** How long ago an instant was, in days. */
+export function ageOf(atMs: number): string {
+  const days = Math.floor((Date.now() - atMs) / DAY_MS);
+  return days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
+}
