@@ -1,10 +1,9 @@
 import { smallHome } from '../../core/src/home/small-home.fixture';
+import { FACT_LISTS } from '@dulvan/core';
 import {
-  FACT_LISTS,
-  applied,
+  RECORD_BODIES,
   changeSchema,
   changeSetSchema,
-  changesBetween,
   endpoints,
   factSchemas,
   homeFactsSchema,
@@ -13,6 +12,12 @@ import {
   minuteOfDay,
   months,
   name,
+  newRecordSchema,
+  note,
+  sumsIn,
+  samplesIn,
+  samplesSchema,
+  upgradedEntry,
   within,
 } from './index';
 
@@ -83,26 +88,115 @@ describe('facts', () => {
   });
 });
 
+describe('text', () => {
+  it.each([
+    ['a NUL byte', 'Loft\u0000'],
+    ['half of a character', 'Loft \ud800'],
+    ['an escape', 'Loft \u001b[31m'],
+  ])('with %s is refused, in names and notes', (_what, text) => {
+    expect(name.safeParse(text).success).toBe(false);
+    expect(note.safeParse(text).success).toBe(false);
+  });
+
+  it('loses marks that show nothing or turn its direction, so that names that look alike are alike', () => {
+    expect(name.parse('Lo\u200bft\u202e \u2066room')).toBe('Loft room');
+    expect(name.safeParse('\u200b\u2060').success).toBe(false);
+  });
+
+  it('keeps the lines of a note', () => {
+    expect(note.parse('One\n\ttwo')).toBe('One\n\ttwo');
+  });
+});
+
 describe('changes', () => {
   it('put an entry of a list under its own schema', () => {
-    expect(changeSchema.safeParse({ list: 'rooms', id: 'r', after: smallHome.rooms[0] }).success).toBe(true);
-    expect(changeSchema.safeParse({ list: 'rooms', id: 'r', after: smallHome.windows[0] }).success).toBe(false);
-    expect(changeSchema.safeParse({ list: 'rooms', id: 'r', after: null }).success).toBe(true);
-    expect(changeSetSchema.safeParse({ summary: '', changes: [] }).success).toBe(false);
+    expect(changeSchema.safeParse({ op: 'put', list: 'rooms', entry: smallHome.rooms[0] }).success).toBe(true);
+    expect(changeSchema.safeParse({ op: 'put', list: 'rooms', entry: smallHome.windows[0] }).success).toBe(false);
+    expect(changeSchema.safeParse({ op: 'drop', list: 'rooms', id: 'r' }).success).toBe(true);
+    expect(changeSchema.safeParse({ op: 'drop', list: 'dragons', id: 'r' }).success).toBe(false);
   });
 
-  it('leave the facts they were applied to as they were', () => {
-    const before = structuredClone(smallHome);
-    applied(smallHome, [{ list: 'plants', id: 'p', after: null }]);
-    expect(smallHome).toEqual(before);
+  it('patch fields that a fact has, each under its own schema, and never its key or home', () => {
+    const patch = (fields: object) => changeSchema.safeParse({ op: 'patch', list: 'plants', id: 'p', fields });
+    expect(patch({ potCm: 12 }).success).toBe(true);
+    expect(issues(patch({ potCm: -4 }))[0]).toContain('From 1 to 200 cm');
+    for (const fields of [{}, { colour: 'red' }, { id: 'q' }, { homeId: 'x' }])
+      expect(patch(fields).success).toBe(false);
   });
 
-  it('found a home from nothing, and end one', () => {
-    const founded = applied(null, changesBetween(null, smallHome))!;
-    expect(founded.home).toEqual(smallHome.home);
-    for (const list of FACT_LISTS) expect(founded[list]).toHaveLength(smallHome[list].length);
-    expect(applied(smallHome, changesBetween(smallHome, null))).toBeNull();
-    expect(applied(null, [])).toBeNull();
+  it('patch nothing but what is named', () => {
+    const read = changeSchema.parse({ op: 'patch', list: 'lamps', id: 'l', fields: { dimming: 0.5 } });
+    expect(read).toEqual({ op: 'patch', list: 'lamps', id: 'l', fields: { dimming: 0.5 } });
+  });
+
+  it('say what was done, on which revision, under a key', () => {
+    const set = { base: 3, key: 'abcdefgh', summary: 'Moved it', changes: [{ op: 'drop', list: 'rooms', id: 'r' }] };
+    expect(changeSetSchema.safeParse(set).success).toBe(true);
+    for (const wrong of [{ summary: ' ' }, { base: -1 }, { key: 'x' }, { changes: [] }])
+      expect(changeSetSchema.safeParse({ ...set, ...wrong }).success).toBe(false);
+  });
+});
+
+describe('what earlier versions wrote', () => {
+  it('a window’s two curtains in eight fields become a list of those that hang', () => {
+    const hours = { curtainMonths: [1], curtainFromMinute: 0, curtainToMinute: 60 };
+    const second = { secondCurtainMonths: [2], secondCurtainFromMinute: 5, secondCurtainToMinute: 65 };
+    const of = (curtainId: string, secondCurtainId: string) =>
+      upgradedEntry('windows', { id: 'w', curtainId, ...hours, secondCurtainId, ...second }).curtains;
+    expect(of('none', 'none')).toEqual([]);
+    expect(of('sheer', 'none')).toEqual([{ curtainId: 'sheer', months: [1], fromMinute: 0, toMinute: 60 }]);
+    expect(of('none', 'blind')).toEqual([{ curtainId: 'blind', months: [2], fromMinute: 5, toMinute: 65 }]);
+  });
+
+  it('fields that came later are put in as unsaid, but not into a part of an entry', () => {
+    expect(upgradedEntry('plants', { id: 'p' })).toMatchObject({ traits: [], parents: [], foliage: 'medium' });
+    expect(upgradedEntry('plants', { potCm: 3 }, 'partial')).toEqual({ potCm: 3 });
+  });
+});
+
+describe('records', () => {
+  const about = { at: 1, plantId: 'p', spotId: null, roomId: null };
+
+  it('have a body of their kind', () => {
+    expect(newRecordSchema.safeParse({ ...about, kind: 'note', body: { text: 'A new leaf' } }).success).toBe(true);
+    expect(newRecordSchema.safeParse({ ...about, kind: 'note', body: { way: 'top', litres: 1 } }).success).toBe(false);
+    expect(newRecordSchema.safeParse({ ...about, kind: 'watering', body: { way: 'top', litres: null } }).success).toBe(
+      true,
+    );
+    expect(issues(newRecordSchema.safeParse({ ...about, kind: 'note', body: { text: '  ' } }))[0]).toContain(
+      'Write something',
+    );
+    expect(Object.keys(RECORD_BODIES)).toContain('watering');
+  });
+
+  it('are about something', () => {
+    const nothing = { ...about, plantId: null, kind: 'note', body: { text: 'x' } };
+    expect(issues(newRecordSchema.safeParse(nothing))[0]).toContain('what it is about');
+  });
+});
+
+describe('samples', () => {
+  it('have one value for each time', () => {
+    expect(samplesSchema.safeParse({ at: [1, 2], values: [20, 21] }).success).toBe(true);
+    expect(samplesSchema.safeParse({ at: [1, 2], values: [20] }).success).toBe(false);
+    expect(samplesSchema.safeParse({ at: [1], values: [NaN] }).success).toBe(false);
+  });
+
+  it('are read from the bytes of an answer', () => {
+    const bytes = Float64Array.from([1000, 20.5, 2000, 21]).buffer;
+    expect(samplesIn(bytes)).toEqual([
+      { at: 1000, value: 20.5 },
+      { at: 2000, value: 21 },
+    ]);
+    const sums = Float64Array.from([0, 4, 80, 19, 22]).buffer;
+    expect(sumsIn(sums, 'hour')).toEqual([{ at: 0, count: 4, mean: 20, least: 19, most: 22 }]);
+  });
+});
+
+describe('a whole home', () => {
+  it('has each key once', () => {
+    const twice = { ...smallHome, plants: [...smallHome.plants, smallHome.plants[0]] };
+    expect(issues(homeFactsSchema.safeParse(twice))[0]).toContain('Each plant once');
   });
 });
 
@@ -182,9 +276,7 @@ describe('facts of light', () => {
     powerW: 5,
     lengthM: 0.5,
     breadthM: 0.1,
-    planes: [0, 90],
-    angles: [0, 45, 90],
-    candela: [3, 2, 0, 3, 1, 0],
+    fileKey: 'a'.repeat(64),
   };
   const weather = {
     id: 'w',
@@ -195,7 +287,7 @@ describe('facts of light', () => {
     elevationM: 5,
     utcOffsetH: 1,
     years: '2019',
-    hours: '0'.repeat(8760 * 12),
+    fileKey: 'a'.repeat(64),
   };
   const reading = {
     id: 'm',
@@ -212,21 +304,11 @@ describe('facts of light', () => {
     withdrawnOn: null,
   };
 
-  it('a distribution has one intensity for each plane and angle, both rising', () => {
+  it('name their files by the hash of what is in them', () => {
     expect(photometries.safeParse(photometry).success).toBe(true);
-    expect(issues(photometries.safeParse({ ...photometry, candela: [1, 2] }))).toEqual([
-      'candela: One intensity for each plane and angle.',
-    ]);
-    expect(issues(photometries.safeParse({ ...photometry, angles: [0, 90, 45] }))).toEqual([
-      'angles: Angles must rise.',
-    ]);
-    expect(issues(photometries.safeParse({ ...photometry, candela: [3, 2, 0, 3, 1, -1] }))[0]).toContain('From 0 to');
-  });
-
-  it('a year of weather has all its hours and nothing else in them', () => {
     expect(weathers.safeParse(weather).success).toBe(true);
-    expect(issues(weathers.safeParse({ ...weather, hours: '0'.repeat(12) }))[0]).toContain('8760 hours');
-    expect(weathers.safeParse({ ...weather, hours: 'g'.repeat(8760 * 12) }).success).toBe(false);
+    expect(photometries.safeParse({ ...photometry, fileKey: '../etc/passwd' }).success).toBe(false);
+    expect(weathers.safeParse({ ...weather, fileKey: 'A'.repeat(64) }).success).toBe(false);
   });
 
   it('a reading has a value, a unit and a sky that are known', () => {

@@ -71,20 +71,22 @@ export function fieldsBetween(before: Entry, after: Entry): Record<string, unkno
  */
 export function applied(facts: HomeFacts | null, changes: readonly Change[]): HomeFacts | null {
   let home: Home | null = facts?.home ?? null;
-  const touched = new Map<FactList, Map<string, Entry>>();
+  // What is dropped keeps its place until the end: put in again, it stands where it stood.
+  const touched = new Map<FactList, Map<string, Entry | null>>();
   const entriesOf = (list: FactList) => {
     let entries = touched.get(list);
     if (!entries) {
       const now = (facts?.[list] ?? []) as unknown as readonly Entry[];
-      touched.set(list, (entries = new Map(now.map((entry) => [entry.id, entry]))));
+      touched.set(list, (entries = new Map<string, Entry | null>(now.map((entry) => [entry.id, entry]))));
     }
     return entries;
   };
   for (const change of changes) {
     if (change.list === 'home') home = homeAfter(home, change as Put<'home'> | Patch<'home'> | Drop<'home'>);
     else if (change.op === 'put') entriesOf(change.list).set(change.entry.id, change.entry as unknown as Entry);
-    else if (change.op === 'drop') entriesOf(change.list).delete(change.id);
-    else {
+    else if (change.op === 'drop') {
+      if (entriesOf(change.list).has(change.id)) entriesOf(change.list).set(change.id, null);
+    } else {
       const entry = entriesOf(change.list).get(change.id);
       if (entry) entriesOf(change.list).set(change.id, { ...entry, ...change.fields });
     }
@@ -92,7 +94,7 @@ export function applied(facts: HomeFacts | null, changes: readonly Change[]): Ho
   if (!home) return null;
   const lists = FACT_LISTS.map((list) => {
     const entries = touched.get(list);
-    return [list, entries ? [...entries.values()] : (facts?.[list] ?? [])];
+    return [list, entries ? [...entries.values()].filter((entry) => entry !== null) : (facts?.[list] ?? [])];
   });
   return { home, ...Object.fromEntries(lists) } as HomeFacts;
 }

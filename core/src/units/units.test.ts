@@ -5,9 +5,12 @@ import {
   civilDateOf,
   compassWord,
   daysInMonth,
+  distanceKm,
   dliOfSteadyLight,
   fahrenheitToCelsius,
+  instantOfWallClock,
   isTimeZone,
+  minuteOfCivilDay,
   nextCivilDate,
   startOfCivilDay,
   utcOffsetMinutes,
@@ -70,5 +73,58 @@ describe('angles, warmth and light', () => {
 
   it('make 0.36 mol of 100 for an hour', () => {
     expect(dliOfSteadyLight(100, 1)).toBeCloseTo(0.36, 12);
+  });
+});
+
+describe('the clock on the wall', () => {
+  const newYork = 'America/New_York';
+  const london = 'Europe/London';
+  const clockOf = (instant: number, timeZone: string) => {
+    const minute = minuteOfCivilDay(instant, timeZone);
+    return `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
+  };
+
+  it('is what is read off it on the day the clocks go back, not the minutes since midnight', () => {
+    // 1 November 2026, 12:00 EST: thirteen hours after midnight EDT.
+    expect(clockOf(Date.UTC(2026, 10, 1, 17), newYork)).toBe('12:00');
+    expect(clockOf(Date.UTC(2026, 10, 1, 5, 30), newYork)).toBe('1:30');
+    expect(clockOf(Date.UTC(2026, 10, 1, 6, 30), newYork)).toBe('1:30');
+  });
+
+  it('leads back to the instant at which it shows a minute, the first where it shows it twice', () => {
+    expect(instantOfWallClock({ year: 2026, month: 11, day: 1 }, 12 * 60, newYork)).toBe(Date.UTC(2026, 10, 1, 17));
+    expect(instantOfWallClock({ year: 2026, month: 11, day: 1 }, 90, newYork)).toBe(Date.UTC(2026, 10, 1, 5, 30));
+    expect(instantOfWallClock({ year: 2026, month: 3, day: 29 }, 12 * 60, london)).toBe(Date.UTC(2026, 2, 29, 11));
+  });
+
+  it('jumps over an hour in spring: what it never shows is the moment after the jump', () => {
+    const skipped = instantOfWallClock({ year: 2026, month: 3, day: 29 }, 90, london);
+    expect(skipped).toBeGreaterThanOrEqual(Date.UTC(2026, 2, 29, 1));
+    expect(skipped).toBeLessThanOrEqual(Date.UTC(2026, 2, 29, 2));
+  });
+
+  it('gives back every minute that it shows, in any zone, on any day', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(newYork, london, 'Asia/Kolkata', 'Australia/Lord_Howe', 'Etc/GMT'),
+        fc.integer({ min: 0, max: 364 }),
+        fc.integer({ min: 0, max: 1439 }),
+        (timeZone, day, minute) => {
+          const noon = new Date(Date.UTC(2026, 0, 1 + day, 12));
+          const date = { year: noon.getUTCFullYear(), month: noon.getUTCMonth() + 1, day: noon.getUTCDate() };
+          const shown = minuteOfCivilDay(instantOfWallClock(date, minute, timeZone), timeZone);
+          // An hour that is jumped over is shown as the one after it.
+          expect([minute, minute + 60, minute + 30, minute - 60]).toContain(shown);
+        },
+      ),
+    );
+  });
+});
+
+describe('distance', () => {
+  it('is a degree of latitude for 111 km, and shrinks with it eastward', () => {
+    expect(distanceKm({ latitude: 50, longitude: 0 }, { latitude: 51, longitude: 0 })).toBeCloseTo(111, 6);
+    expect(distanceKm({ latitude: 60, longitude: 0 }, { latitude: 60, longitude: 1 })).toBeCloseTo(55.5, 1);
+    expect(distanceKm({ latitude: 0, longitude: 179.5 }, { latitude: 0, longitude: -179.5 })).toBeCloseTo(111, 6);
   });
 });
