@@ -27,19 +27,25 @@ const INVISIBLE = /[\u00ad\u200b-\u200f\u202a-\u202e\u2060-\u2069\ufeff]/g;
 
 /** Text as it is stored: what is sent is what comes back. */
 const printable = () =>
-  z.string('Some text.').refine((text) => !UNPRINTABLE.test(text), 'There is a character in it that cannot be shown.');
+  z
+    .string('Some text.')
+    .refine((given) => !UNPRINTABLE.test(given), 'There is a character in it that cannot be shown.');
 
 /** A line of text that may be empty; marks that show nothing are left out. */
 export const line = (limit: number) =>
   printable()
-    .overwrite((text) => text.replace(INVISIBLE, '').replace(/\s+/g, ' ').trim())
+    .overwrite((given) => given.replace(INVISIBLE, '').replace(/\s+/g, ' ').trim())
     .max(limit, `At most ${limit} characters.`);
 
 export const name = line(NAME_LIMIT).min(1, 'Give it a name.');
 
-export const note = printable()
-  .overwrite((text) => text.replace(INVISIBLE, ''))
-  .max(NOTE_LIMIT, `At most ${NOTE_LIMIT} characters.`);
+/** Text of several lines that may be empty. */
+export const text = (limit: number) =>
+  printable()
+    .overwrite((given) => given.replace(INVISIBLE, ''))
+    .max(limit, `At most ${limit} characters.`);
+
+export const note = text(NOTE_LIMIT);
 
 /** SHA-256 of a stored file's content, in hexadecimal digits. */
 export const fileKey = z.string().regex(/^[0-9a-f]{64}$/, 'Not the key of a stored file.');

@@ -22,7 +22,6 @@ import {
 } from '@dulvan/core';
 import { z } from 'zod';
 import {
-  NAME_LIMIT,
   fileKey,
   id,
   instant,
@@ -32,8 +31,10 @@ import {
   minuteOfDay,
   months,
   name,
+  NAME_LIMIT,
   note,
   share,
+  text,
   wholeWithin,
   within,
 } from './fields';
@@ -153,7 +154,7 @@ export const correctionSchema = z
     plantId: id.nullable(),
     figure: z.enum(FIGURE_KEYS, 'No such figure.'),
     value: z.number('A number.'),
-    reason: line(400).min(1, 'Say why: it stands beside the figure.'),
+    reason: text(400).trim().min(1, 'Say why: it stands beside the figure.'),
     on: isoDate,
   })
   .superRefine(({ figure, value }, context) => {

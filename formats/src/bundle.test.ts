@@ -1,226 +1,183 @@
-import { BUNDLE_FORMAT, BUNDLE_VERSION, type Bundle } from '@dulvan/contract';
+import { BUNDLE_VERSION, bundlePaths, type HomeRecord, type NewSeries } from '@dulvan/contract';
 import fc from 'fast-check';
-import { readBundle, writeBundle } from './index';
+import { smallHome } from '../../core/src/home/small-home.fixture';
+import { BundleRefused, readBundle, writeBundle, type BundlePart, type BundledEntry, type BundledHome } from './bundle';
+import { unzipped, zipped } from './zip';
 
-const bundle: Bundle = {
-  format: BUNDLE_FORMAT,
-  version: BUNDLE_VERSION,
-  exportedAt: '2026-11-23T10:00:00.000Z',
-  homes: [
-    {
-      home: {
-        id: 'h',
-        name: 'Home',
-        latitude: 10,
-        longitude: 20,
-        elevationM: 0,
-        timeZone: 'UTC',
-        climateId: 'wet-tropics',
-        restSchool: null,
-        lightAim: 'whole',
-        snowMonths: [],
-      },
-      rooms: [],
-      windows: [],
-      stands: [],
-      tiers: [],
-      spots: [],
-      circuits: [],
-      lamps: [],
-      plants: [],
-      air: [],
-      ownTaxa: [],
-      corrections: [],
-      obstructions: [],
-      blocks: [],
-      photometries: [],
-      weathers: [],
-      readings: [],
-    },
-  ],
-  journal: [],
-};
+const EXPORTED_AT = '2026-11-23T10:00:00.000Z';
+const ID = smallHome.home.id;
+const KEY = 'a'.repeat(64);
+const PICTURE = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]);
 
-/** As the first version wrote it: no traits, parents, schools or own knowledge. */
-function asVersion1(): unknown {
-  const {
-    home,
-    ownTaxa: _own,
-    corrections: _corrections,
-    obstructions: _outside,
-    blocks: _blocks,
-    photometries: _files,
-    weathers: _weathers,
-    readings: _readings,
-    ...lists
-  } = bundle.homes[0]!;
-  const { restSchool: _school, lightAim: _aim, snowMonths: _snow, ...oldHome } = home;
-  const plant = {
-    id: 'p',
-    homeId: 'h',
-    taxonId: 'aloe-vera',
-    name: '',
-    stage: 'adult',
-    growthState: 'resting',
-    potCm: 10,
-    heightCm: 20,
-    spotId: null,
-    arrivedOn: null,
-    note: '',
-  };
-  return { ...bundle, version: 1, homes: [{ ...lists, home: oldHome, plants: [plant] }] };
-}
-
-/** As the second version wrote it: no light outside the window's own words, no readings, no files. */
-function asVersion2(): unknown {
-  const {
-    obstructions: _outside,
-    blocks: _blocks,
-    photometries: _files,
-    weathers: _weathers,
-    readings: _readings,
-    home,
-    ...lists
-  } = bundle.homes[0]!;
-  const { snowMonths: _snow, ...oldHome } = home;
-  const room = {
-    id: 'r',
-    homeId: 'h',
-    name: 'Room',
-    widthM: 4,
-    depthM: 3,
-    heightM: 2.5,
-    wallABearing: 0,
-    floorReflectance: 0.3,
-    wallReflectance: 0.6,
-    ceilingReflectance: 0.8,
-    airMovement: 'gentle',
-    insideRoomId: null,
-    insideXM: 0,
-    insideYM: 0,
-    insideZM: 0,
-    shellTransmittance: 1,
-  };
-  const window = {
-    id: 'w',
-    roomId: 'r',
-    name: 'Window',
-    side: 'a',
-    offsetM: 1,
-    insetM: 0,
-    sillM: 0.9,
-    widthM: 1,
-    heightM: 1,
-    slopeDeg: 90,
-    glazingId: 'double',
-    frameShare: 0.1,
-    dirtShare: 0.1,
-    curtainId: 'none',
-    curtainMonths: [1],
-    curtainFromMinute: 0,
-    curtainToMinute: 60,
-    outsideKind: 'open',
-    outsideDeg: 0,
-    outsideReflectance: 0.1,
-    groundReflectance: 0.2,
-  };
-  return { ...bundle, version: 2, homes: [{ ...lists, home: oldHome, rooms: [room], windows: [window] }] };
-}
-
-it('of the second version is read, its windows without reveal, overhang or second curtain', () => {
-  const read = readBundle(JSON.stringify(asVersion2()));
-  if (!read.ok) throw new Error(read.message);
-  const [home] = read.bundle.homes;
-  expect(home!.windows[0]).toMatchObject({ revealM: 0, overhangM: 0, secondCurtainId: 'none' });
-  expect(home!.rooms[0]).toMatchObject({ eveningLux: 0 });
-  expect(home).toMatchObject({
-    readings: [],
-    weathers: [],
-    photometries: [],
-    obstructions: [],
-    blocks: [],
-    home: { snowMonths: [] },
-  });
+const entry = (revision: number): BundledEntry => ({
+  id: `e${revision}`,
+  homeId: ID,
+  revision,
+  at: revision,
+  kind: 'change',
+  summary: `Change ${revision}`,
+  undoes: null,
+  touched: 1,
+  changes: [{ list: 'plants', id: 'p', before: { name: 'A' }, after: { name: 'B' } }],
 });
 
-const reason = (text: string) => {
-  const reading = readBundle(text);
-  return reading.ok ? 'read' : reading.message;
+const record = (i: number): HomeRecord => ({
+  id: `r${i}`,
+  at: i,
+  writtenAt: i,
+  withdrawnAt: null,
+  kind: 'note',
+  plantId: 'p',
+  spotId: null,
+  roomId: null,
+  body: { text: `Two\nlines, and a comma: ${i}` },
+});
+
+const SERIES: NewSeries = {
+  id: 's',
+  name: 'Shelf',
+  quantity: 'temperature',
+  roomId: null,
+  spotId: null,
+  plantId: null,
+};
+const SAMPLES = { at: [0, 1500, 90_000_000], values: [20.5, Math.fround(21.1), -3].map(Math.fround) };
+
+const HOME: BundledHome = {
+  facts: smallHome,
+  journal: [[entry(1)], [entry(2), entry(3)]],
+  records: [[record(1), record(2)]],
+  series: [{ ...SERIES, samples: [SAMPLES] }],
+  files: [{ key: KEY, kind: 'png', content: () => PICTURE }],
 };
 
+async function whole(bytes: AsyncIterable<Uint8Array>): Promise<Uint8Array> {
+  const pieces: Uint8Array[] = [];
+  for await (const piece of bytes) pieces.push(piece);
+  return new Uint8Array(Buffer.concat(pieces));
+}
+
+/** Bytes in pieces of a size, as they come from a network. */
+async function* inPieces(bytes: Uint8Array, size: number): AsyncGenerator<Uint8Array> {
+  for (let at = 0; at < bytes.length; at += size) yield await Promise.resolve(bytes.subarray(at, at + size));
+}
+
+async function partsIn(bytes: Uint8Array, size = 1000): Promise<BundlePart[]> {
+  const parts: BundlePart[] = [];
+  for await (const part of readBundle(() => inPieces(bytes, size))) parts.push(part);
+  return parts;
+}
+
+async function reason(bytes: Uint8Array): Promise<string> {
+  try {
+    await partsIn(bytes);
+  } catch (error) {
+    if (error instanceof BundleRefused) return error.message;
+    throw error;
+  }
+  return 'read';
+}
+
+const written = (homes: readonly BundledHome[] = [HOME]) => whole(writeBundle(EXPORTED_AT, homes));
+
+/** The bundle with one of its files rewritten. */
+async function withFile(path: string, change: (text: string) => string): Promise<Uint8Array> {
+  const files = new Map<string, Uint8Array[]>();
+  for await (const { path: each, bytes } of unzipped(inPieces(await written(), 5000), () => true)) {
+    files.set(each, [...(files.get(each) ?? []), bytes]);
+  }
+  const text = change(Buffer.concat(files.get(path) ?? []).toString('utf8'));
+  files.set(path, [new TextEncoder().encode(text)]);
+  return whole(zipped([...files].map(([each, content]) => ({ path: each, packing: 'deflate', content }))));
+}
+
 describe('the bundle', () => {
-  it('is read back as it was written', () => {
-    expect(readBundle(writeBundle(bundle))).toEqual({ ok: true, bundle });
-  });
-
-  it('is refused with line and character when it is not whole', () => {
-    expect(reason('{\n "format": "dulvan-bundle",\n "version": }')).toMatch(/line 3, character 13/);
-  });
-
-  it('is refused when it is foreign, newer or of an unknown version', () => {
-    expect(reason('[1, 2]')).toContain('not a Dulvan bundle');
-    expect(reason(JSON.stringify({ ...bundle, version: 4 }))).toContain('newer Dulvan');
-    expect(reason(JSON.stringify({ ...bundle, version: 0 }))).toContain('version 0');
-  });
-
-  it('is refused with the place of what does not fit', () => {
-    const latitude = { ...bundle, homes: [{ ...bundle.homes[0]!, home: { ...bundle.homes[0]!.home, latitude: 95 } }] };
-    expect(reason(JSON.stringify(latitude))).toContain('homes › 0 › home › latitude: From -90 to 90');
-    const stray = {
-      ...bundle,
-      homes: [
-        {
-          ...bundle.homes[0]!,
-          circuits: [{ id: 'c', homeId: 'other', name: 'C', onMinute: 0, offMinute: 60, months: [1] }],
-        },
-      ],
-    };
-    expect(reason(JSON.stringify(stray))).toContain('names another home');
-    const backwards = {
-      ...bundle,
-      homes: [
-        {
-          ...bundle.homes[0]!,
-          circuits: [{ id: 'c', homeId: 'h', name: 'C', onMinute: 600, offMinute: 60, months: [1] }],
-        },
-      ],
-    };
-    expect(reason(JSON.stringify(backwards))).toContain('must go off after they come on');
-  });
-
-  it('never crashes on anything', () => {
-    fc.assert(fc.property(fc.string(), (text) => readBundle(text).ok === false));
-    fc.assert(fc.property(fc.json(), (text) => readBundle(text).ok === false));
-    const whole = writeBundle(bundle);
-    fc.assert(fc.property(fc.nat({ max: whole.length - 3 }), (cut) => readBundle(whole.slice(0, cut)).ok === false));
-  });
-
-  it('of the first version is read, what it could not say left unsaid', () => {
-    const reading = readBundle(JSON.stringify(asVersion1()));
-    expect(reading).toMatchObject({
-      ok: true,
-      bundle: {
-        homes: [
-          {
-            home: { restSchool: null, lightAim: 'whole', snowMonths: [] },
-            ownTaxa: [],
-            corrections: [],
-            obstructions: [],
-            blocks: [],
-            photometries: [],
-            weathers: [],
-            readings: [],
-            plants: [{ growthState: 'resting', parents: [], traits: [], stateSeenOn: null, restSchool: null }],
-          },
-        ],
-      },
+  it.each([7, 333, 100_000])('is read back as it was written, in pieces of %i bytes', async (size) => {
+    const parts = await partsIn(await written(), size);
+    const of = <W extends BundlePart['what']>(what: W) =>
+      parts.filter((part): part is Extract<BundlePart, { what: W }> => part.what === what);
+    expect(parts[0]).toMatchObject({
+      what: 'manifest',
+      manifest: { version: BUNDLE_VERSION, exportedAt: EXPORTED_AT },
     });
+    expect(of('facts')).toEqual([{ what: 'facts', homeId: ID, facts: smallHome }]);
+    expect(of('journal').flatMap(({ entries }) => entries)).toEqual([1, 2, 3].map(entry));
+    expect(of('records').flatMap(({ records }) => records)).toEqual([1, 2].map(record));
+    expect(of('series').flatMap(({ series }) => series)).toEqual([SERIES]);
+    const [samples] = of('samples');
+    expect({ ...samples!.samples, values: samples!.samples.values.map(Math.fround) }).toEqual(SAMPLES);
+    const [file] = of('file');
+    expect(file).toMatchObject({ key: KEY, kind: 'png' });
+    expect([...file!.content]).toEqual([...PICTURE]);
   });
 
-  it('of the first version is still held to everything else', () => {
-    const broken = asVersion1() as { homes: { plants: { potCm: number }[] }[] };
-    broken.homes[0]!.plants[0]!.potCm = -4;
-    expect(reason(JSON.stringify(broken))).toContain('potCm');
-    expect(reason(JSON.stringify({ ...(asVersion1() as object), homes: 'none' }))).toContain('homes');
+  it('of a home with everything a home may have is read again', async () => {
+    const many = <T extends { id: string }>(one: T, count: number) =>
+      Array.from({ length: count }, (_, i) => ({ ...one, id: `${one.id}-${i}` }));
+    const facts = { ...smallHome, plants: many({ ...smallHome.plants[0]!, note: 'x'.repeat(400) }, 5000) };
+    const parts = await partsIn(await written([{ ...HOME, facts }]), 65_536);
+    expect(parts.find((part) => part.what === 'facts')).toEqual({ what: 'facts', homeId: ID, facts });
+  });
+
+  it('names the file, the line and the reason when one line is broken', async () => {
+    const broken = (path: string, at: number, line: string) =>
+      withFile(path, (text) => {
+        const lines = text.split('\n');
+        lines[at - 1] = line;
+        return lines.join('\n');
+      });
+    const told = async (path: string, at: number, line: string) => reason(await broken(path, at, line));
+    expect(await told(bundlePaths.journal(ID), 2, '{"id":')).toBe(
+      `homes/${ID}/journal.ndjson, line 2: Not whole JSON. Nothing was changed.`,
+    );
+    const bad = JSON.stringify({ ...record(2), body: { text: '' } });
+    expect(await told(bundlePaths.records(ID), 2, bad)).toMatch(/records\.ndjson, line 2: body › text: /);
+    expect(await told(bundlePaths.samples(ID, 's'), 3, 'soon,21')).toMatch(/s\.csv, line 3: A time in ISO 8601/);
+    expect(await told(bundlePaths.samples(ID, 's'), 1, 'value,time')).toMatch(/line 1: The first line must be/);
+  });
+
+  it('is refused with the place of a fact that does not fit', async () => {
+    const changed = async (change: (facts: typeof smallHome) => object) =>
+      reason(
+        await withFile(bundlePaths.facts(ID), (text) => JSON.stringify(change(JSON.parse(text) as typeof smallHome))),
+      );
+    expect(await changed((facts) => ({ ...facts, home: { ...facts.home, latitude: 95 } }))).toContain(
+      'home › latitude: From -90 to 90',
+    );
+    expect(await changed((facts) => ({ ...facts, rooms: [] }))).toMatch(/facts\.json › \w+ › /);
+    expect(await changed((facts) => ({ ...facts, home: { ...facts.home, id: 'other' } }))).toContain('another home');
+  });
+
+  it('is refused when it is foreign, newer, or lacks its manifest', async () => {
+    const manifest = (change: object) =>
+      withFile(bundlePaths.manifest, (text) => JSON.stringify({ ...(JSON.parse(text) as object), ...change }));
+    expect(await reason(await manifest({ format: 'something' }))).toContain('not a Dulvan bundle');
+    expect(await reason(await manifest({ version: BUNDLE_VERSION + 1 }))).toContain('newer Dulvan');
+    const other = await whole(zipped([{ path: 'photo.jpg', packing: 'store', content: [new Uint8Array([1, 2, 3])] }]));
+    expect(await reason(other)).toContain('a file manifest.json is missing');
+  });
+
+  it('is refused wherever it is cut off', async () => {
+    const bytes = await written();
+    // What comes after the last file is the zip's own table of contents, which a stream does not need.
+    const end = Buffer.from(bytes).indexOf(Buffer.from([0x50, 0x4b, 0x01, 0x02]));
+    await fc.assert(
+      fc.asyncProperty(fc.integer({ min: 0, max: end - 20 }), async (cut) => {
+        expect(await reason(bytes.subarray(0, cut))).not.toBe('read');
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('never crashes on a byte that is another', async () => {
+    const bytes = await written();
+    await fc.assert(
+      fc.asyncProperty(fc.nat(bytes.length - 1), fc.nat(255), async (at, byte) => {
+        const changed = Uint8Array.from(bytes);
+        changed[at] = byte;
+        expect(typeof (await reason(changed))).toBe('string');
+      }),
+      { numRuns: 150 },
+    );
   });
 });

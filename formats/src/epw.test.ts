@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { YEAR_HOURS, monthlyGlobal, unpackHours } from '@dulvan/core';
+import { YEAR_HOURS, monthlyGlobal } from '@dulvan/core';
 import { readEpw } from './index';
 import { lineOf, madeEpw } from './made-epw.fixture';
 import { FILE_LIMIT } from './parsed';
@@ -36,18 +36,18 @@ describe('a year of weather', () => {
       },
     });
     if (!read.ok) return;
-    const hours = unpackHours(read.value.hours);
+    const { hours } = read.value;
     expect(hours).toHaveLength(YEAR_HOURS);
     const noon = lines[lineOf(172, 12) - 1]!.split(',');
     expect(hours[171 * 24 + 11]).toEqual({ global: Number(noon[13]), dni: Number(noon[14]), dhi: Number(noon[15]) });
-    const months = monthlyGlobal(read.value);
+    const months = monthlyGlobal(hours);
     expect(Math.max(...months)).toBe(Math.max(months[5]!, months[6]!, months[4]!));
   });
 
   it('of a leap year leaves 29 February out and says so', () => {
     const read = readEpw(madeEpw({ leap: 'yes' }));
     expect(read).toMatchObject({ ok: true, remarks: ['A leap year: 29 February is left out.'] });
-    if (read.ok) expect(unpackHours(read.value.hours)).toHaveLength(YEAR_HOURS);
+    if (read.ok) expect(read.value.hours).toHaveLength(YEAR_HOURS);
   });
 
   it('gives diffuse or direct light back from the other two', () => {
@@ -57,7 +57,7 @@ describe('a year of weather', () => {
       const read = readEpw(withCell(line, column, '9999'));
       expect(read.ok).toBe(true);
       if (!read.ok) return;
-      const hour = unpackHours(read.value.hours)[180 * 24 + 11]!;
+      const hour = read.value.hours[180 * 24 + 11]!;
       const wanted = { global: Number(whole[13]), dni: Number(whole[14]), dhi: Number(whole[15]) };
       for (const field of ['global', 'dni', 'dhi'] as const)
         expect(Math.abs(hour[field] - wanted[field])).toBeLessThanOrEqual(Math.max(3, wanted[field] * 0.02));
@@ -72,7 +72,7 @@ describe('a year of weather', () => {
       ok: true,
       remarks: ['1 hours without light values were filled from the days around them.'],
     });
-    if (read.ok) expect(unpackHours(read.value.hours)[99 * 24 + 11]!.global).toBeGreaterThan(0);
+    if (read.ok) expect(read.value.hours[99 * 24 + 11]!.global).toBeGreaterThan(0);
   });
 });
 
@@ -128,6 +128,19 @@ describe('a broken file of weather', () => {
     expect(refusal(shifted).message).toContain('while the sun is down');
   });
 
+  it.each([
+    ['its beam is thrice what the sky gave', 14, 3, 0, 'contradict each other'],
+    ['its diffuse light is more than all of it', 15, 3, 200, 'that it is a part of'],
+  ])('is refused when %s', (_what, column, times, more, reason) => {
+    const changed = lines.map((line, i) => {
+      const cells = line.split(',');
+      if (i < 8 || line === '' || Number(cells[13]) === 0) return line;
+      cells[column] = String(Math.min(1400, Number(cells[column]) * times + more));
+      return cells.join(',');
+    });
+    expect(refusal(changed.join('\r\n')).message).toContain(reason);
+  });
+
   it('beyond the limit is refused before it is looked at', () => {
     expect(refusal('x'.repeat(FILE_LIMIT + 1)).message).toContain('larger than 50 MB');
   });
@@ -146,7 +159,7 @@ describe('a broken file of weather', () => {
                 ? [...lines.slice(0, at), junk, ...lines.slice(at)]
                 : lines.slice(0, at);
           const read = readEpw(changed.join('\n'));
-          if (read.ok) expect(read.value.hours).toHaveLength(YEAR_HOURS * 12);
+          if (read.ok) expect(read.value.hours).toHaveLength(YEAR_HOURS);
           else expect(read.message.length).toBeGreaterThan(5);
         },
       ),

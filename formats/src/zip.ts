@@ -73,15 +73,34 @@ export async function* unzipped(
   });
   unzip.register(UnzipInflate);
   unzip.register(UnzipPassThrough);
+  let tail: Uint8Array = NOTHING;
   for await (const piece of bytes) {
+    tail = lastOf(tail, piece);
     pushed(unzip, piece, false);
     yield* ready;
     ready = [];
   }
   pushed(unzip, NOTHING, true);
   yield* ready;
-  if (ended < begun) throw new BrokenZip('The zip ends before its last file does.');
+  if (ended < begun || !hasEnd(tail)) throw new BrokenZip('The zip ends before its last file does.');
 }
+
+/** A zip ends with a list of its files, and that with this mark and at most so many bytes. */
+const END_MARK = [0x50, 0x4b, 0x05, 0x06];
+const LONGEST_END = 22 + 65_535;
+
+function lastOf(tail: Uint8Array, piece: Uint8Array): Uint8Array {
+  if (piece.length >= LONGEST_END) return piece.slice(-LONGEST_END);
+  const kept = tail.subarray(Math.max(0, tail.length + piece.length - LONGEST_END));
+  const both = new Uint8Array(kept.length + piece.length);
+  both.set(kept);
+  both.set(piece, kept.length);
+  return both;
+}
+
+/** Without it files may be missing, even where the last one that came is whole. */
+const hasEnd = (tail: Uint8Array) =>
+  tail.some((_byte, at) => at + 22 <= tail.length && END_MARK.every((mark, i) => tail[at + i] === mark));
 
 function pushed(unzip: Unzip, piece: Uint8Array, final: boolean): void {
   try {

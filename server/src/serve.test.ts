@@ -1,4 +1,13 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -14,11 +23,19 @@ const options = (given: Partial<ServeOptions> = {}): ServeOptions => ({
   seed: 'demo',
   state: 'keep',
   app: null,
+  engine: 'engine-of-the-test',
+  reach: 'this-machine',
+  pool: { ask: () => Promise.reject(new Error('Nothing is asked here.')), close: () => Promise.resolve() },
   ...given,
 });
 
-async function restart(given: Partial<ServeOptions> = {}): Promise<Running> {
+async function stop(): Promise<void> {
   await running?.close();
+  running = null;
+}
+
+async function restart(given: Partial<ServeOptions> = {}): Promise<Running> {
+  await stop();
   running = await startServer(options(given));
   return running;
 }
@@ -31,14 +48,13 @@ beforeEach(() => {
 });
 
 afterEach(async () => {
-  await running?.close();
-  running = null;
+  await stop();
   rmSync(folder, { recursive: true, force: true });
 });
 
 describe('one process that serves all', () => {
   it('makes the folder and the file, seeds the demo once, and keeps it over a restart', async () => {
-    expect(await homes(await restart())).toEqual(['back-room', 'sail-loft']);
+    expect(await homes(await restart())).toEqual(['sail-loft', 'back-room']);
     await fetch(`${running!.url}/api/homes/back-room`, { method: 'DELETE' });
     expect(await homes(await restart())).toEqual(['sail-loft']);
   });
@@ -47,7 +63,7 @@ describe('one process that serves all', () => {
     expect(await homes(await restart({ seed: 'none' }))).toEqual([]);
     await restart();
     await fetch(`${running!.url}/api/homes/back-room`, { method: 'DELETE' });
-    expect(await homes(await restart({ state: 'fresh' }))).toEqual(['back-room', 'sail-loft']);
+    expect(await homes(await restart({ state: 'fresh' }))).toEqual(['sail-loft', 'back-room']);
   });
 
   it('says plainly when its port is taken', async () => {
@@ -58,10 +74,49 @@ describe('one process that serves all', () => {
     await new Promise((resolve) => other.close(resolve));
   });
 
+  it('throws nothing away when it could not start afresh', async () => {
+    await restart();
+    await fetch(`${running!.url}/api/homes/back-room`, { method: 'DELETE' });
+    const other = createServer();
+    await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
+    const { port } = other.address() as { port: number };
+    await stop();
+    await expect(startServer(options({ port, state: 'fresh' }))).rejects.toThrow('is taken');
+    await new Promise((resolve) => other.close(resolve));
+    expect(await homes(await restart({ seed: 'none' }))).toEqual(['sail-loft']);
+  });
+
+  it('refuses a file that another server has, also to start afresh, and takes it when that one is gone', async () => {
+    const first = await startServer(options());
+    await expect(startServer(options())).rejects.toThrow('Another Dulvan has home.sqlite open');
+    await expect(startServer(options({ state: 'fresh' }))).rejects.toThrow('Another Dulvan has home.sqlite open');
+    expect(await homes(first)).toEqual(['sail-loft', 'back-room']);
+    await first.close();
+    expect(await homes(await restart())).toEqual(['sail-loft', 'back-room']);
+  });
+
+  it('leaves one whole file behind that can be copied', async () => {
+    await restart();
+    await stop();
+    const { file } = options();
+    expect(existsSync(`${file}-wal`) ? statSync(`${file}-wal`).size : 0).toBe(0);
+    expect(existsSync(`${file}.lock`)).toBe(false);
+    const copy = path.join(folder, 'copy.sqlite');
+    copyFileSync(file, copy);
+    expect(await homes(await restart({ file: copy, seed: 'none' }))).toEqual(['sail-loft', 'back-room']);
+  });
+
+  it('opens to the network only when that is asked for', async () => {
+    await expect(startServer(options({ host: '0.0.0.0' }))).rejects.toThrow('DULVAN_OPEN=yes');
+    expect(existsSync(options().file)).toBe(false);
+  });
+
   it('refuses a file that is no database, and leaves it as it is', async () => {
     const file = path.join(folder, 'notes.sqlite');
-    writeFileSync(file, 'These are only notes, but long enough to be taken for something. '.repeat(40));
+    const notes = 'These are only notes, but long enough to be taken for something. '.repeat(40);
+    writeFileSync(file, notes);
     await expect(startServer(options({ file }))).rejects.toThrow();
+    expect(readFileSync(file, 'utf8')).toBe(notes);
   });
 });
 

@@ -9,6 +9,7 @@ import path from 'node:path';
 import { answerThreads } from './answers/pool';
 import { answerService, type AnswerPool } from './answers/service';
 import { demoParts } from './demo/bundle';
+import { codeOf } from './error-code';
 import { apiOn } from './http/api';
 import { serveApp } from './http/static';
 import { lockFile, openStore, type OpenStore } from './store/open';
@@ -93,7 +94,7 @@ export async function startServer(options: ServeOptions): Promise<Running> {
     if (server) await stopped(server);
     opened?.close();
     lock.release();
-    throw isTaken(error)
+    throw codeOf(error) === 'EADDRINUSE'
       ? new Error(
           `Port ${port} on ${host} is taken: something else is listening there. Stop it, or choose another port: PORT=${port + 1} npm run demo`,
         )
@@ -102,8 +103,6 @@ export async function startServer(options: ServeOptions): Promise<Running> {
 }
 
 const isLoopback = (host: string) => host === 'localhost' || host === '::1' || /^127\.\d+\.\d+\.\d+$/.test(host);
-
-const isTaken = (error: unknown) => error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
 
 function portOf(server: ServerType, asked: number): number {
   const address = server.address();

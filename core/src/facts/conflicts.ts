@@ -52,12 +52,16 @@ export function conflictsOf(
   since: readonly EntryChange[],
 ): Conflict[] {
   const touched = touchedSince(since);
+  const put = new Set<string>();
   return changes.flatMap((change): Conflict[] => {
     const { list } = change;
     const id = idOf(change);
-    const theirs = touched.get(`${list}/${id}`);
-    if (!theirs) return [];
+    const key = `${list}/${id}`;
+    if (change.op === 'put') put.add(key);
+    const theirs = touched.get(key);
     const now = entryOf(facts, list, id);
+    if (!now && change.op === 'patch' && !put.has(key)) return [gone(change, since)];
+    if (!theirs) return [];
     if (!now) return change.op === 'drop' ? [] : [gone(change, since)];
     if (change.op === 'drop') return [stillWanted(list, now)];
     const wanted = (change.op === 'put' ? change.entry : change.fields) as Readonly<Record<string, unknown>>;

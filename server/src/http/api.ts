@@ -22,6 +22,7 @@ import { streamSSE } from 'hono/streaming';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { AnswerService } from '../answers/service';
+import { codeOf } from '../error-code';
 import { Refused, refuse } from '../store/refused';
 import type { Store } from '../store/store';
 import { VERSION } from '../version';
@@ -134,7 +135,7 @@ const onError: ErrorHandler = (error, c) => {
 
 /** What a grower can do about a disk that takes nothing. */
 function storageRefusal(error: unknown): string | null {
-  const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+  const code = codeOf(error);
   if (/SQLITE_FULL|ENOSPC/.test(code)) return 'The disk is full. Nothing was stored: make room, then try again.';
   if (/SQLITE_READONLY|SQLITE_CANTOPEN|SQLITE_PERM|EACCES|EROFS/.test(code)) {
     return 'Nothing can be written to the folder of the data. Nothing was stored: allow it, then try again.';

@@ -340,8 +340,8 @@ function conflictsSince(
   base: number,
   changes: readonly Change[],
 ): Conflict[] {
-  if (base === revision) return [];
   if (base > revision) throw refuse(409, 'This home is older than what you saw of it. Reload the page.');
+  if (base === revision) return conflictsOf(facts, changes, []);
   return conflictsOf(facts, changes, effectsSince(reader, homeId, base));
 }
 

@@ -4,6 +4,7 @@ import Driver from 'libsql';
 import { copyFile, mkdir, readFile, rm } from 'node:fs/promises';
 import { existsSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { codeOf } from '../error-code';
 import { connect, type Connection } from './database';
 import { moveEarlierData } from './earlier-data';
 
@@ -33,7 +34,7 @@ export async function lockFile(file: string): Promise<FileLock> {
     lock.exec('BEGIN EXCLUSIVE');
   } catch (error) {
     lock.close();
-    if (isBusy(error))
+    if (codeOf(error).startsWith('SQLITE_BUSY'))
       throw new Error(`Another Dulvan has ${path.basename(file)} open. Stop it first, or use its address.`);
     throw error;
   }
@@ -44,9 +45,6 @@ export async function lockFile(file: string): Promise<FileLock> {
     },
   };
 }
-
-const isBusy = (error: unknown) =>
-  error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_BUSY');
 
 /**
  * Opens and migrates the database in a file.
