@@ -1,5 +1,5 @@
 /** A Dulvan of its own for each test, and a page that fails the test on any console error or warning. */
-import { test as base, expect } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -58,6 +58,28 @@ function ended(server: ChildProcess, signal: NodeJS.Signals): Promise<void> {
   });
 }
 
+/** A server with a database of its own, and what ends both. */
+async function started(startWith: Given['startWith']): Promise<Dulvan & { stop(): Promise<void> }> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-'));
+  const file = path.join(folder, 'home.sqlite');
+  const port = await freePort();
+  const args = startWith === 'demo' ? ['--demo'] : [];
+  let server = await start(args, port, file);
+  const again = async (signal: NodeJS.Signals) => {
+    await ended(server, signal);
+    server = await start(args, port, file);
+  };
+  return {
+    url: `http://127.0.0.1:${port}`,
+    restart: () => again('SIGTERM'),
+    killAndStart: () => again('SIGKILL'),
+    async stop() {
+      await ended(server, 'SIGTERM');
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
 interface Given {
   /** What the server is started with: the demo, or an empty home. */
   readonly startWith: 'demo' | 'nothing';
@@ -68,24 +90,9 @@ export const test = base.extend<Given>({
   startWith: ['demo', { option: true }],
 
   dulvan: async ({ startWith }, use) => {
-    const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-'));
-    const file = path.join(folder, 'home.sqlite');
-    const port = await freePort();
-    const args = startWith === 'demo' ? ['--demo'] : [];
-    let server = await start(args, port, file);
-    await use({
-      url: `http://127.0.0.1:${port}`,
-      async restart() {
-        await ended(server, 'SIGTERM');
-        server = await start(args, port, file);
-      },
-      async killAndStart() {
-        await ended(server, 'SIGKILL');
-        server = await start(args, port, file);
-      },
-    });
-    await ended(server, 'SIGTERM');
-    rmSync(folder, { recursive: true, force: true });
+    const { stop, ...dulvan } = await started(startWith);
+    await use(dulvan);
+    await stop();
   },
 
   baseURL: async ({ dulvan }, use) => use(dulvan.url),
@@ -106,6 +113,25 @@ export const test = base.extend<Given>({
     expect(unexpected, 'console errors and warnings').toEqual([]);
   },
 });
+
+/** For tests that only look: those of one worker share a server with the demo. */
+export const lookingTest = test.extend<object, { readonly shared: Dulvan }>({
+  shared: [
+    async ({ browserName: _any }, use) => {
+      const { stop, ...dulvan } = await started('demo');
+      await use(dulvan);
+      await stop();
+    },
+    { scope: 'worker' },
+  ],
+  dulvan: async ({ shared }, use) => use(shared),
+});
+
+/** Waits until a screen is there and nothing on it is being worked out any more. */
+export async function settled(page: Page): Promise<void> {
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  await expect(page.getByText(/^Working/)).toHaveCount(0);
+}
 
 /** Says that this test makes the server refuse something. */
 export function expectsRefusal(): void {

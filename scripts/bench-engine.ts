@@ -1,7 +1,7 @@
 /** Runs in a worker of its own for `npm run bench`: answers from nothing, after small changes, and how time grows. */
 import { knowledge } from '@dulvan/catalogue';
-import { HomeEngine, type HomeFacts } from '@dulvan/core';
-import { benchHome } from './bench-home';
+import { HomeEngine, ask, type HomeFacts } from '@dulvan/core';
+import { benchHome, curtained } from './bench-home';
 import { median, timed } from './timing';
 
 /** One figure of the bench, ms; with what it is compared to. */
@@ -19,10 +19,10 @@ export function benchEngine(tell: (figure: Figure) => void): void {
   const home = benchHome();
   tell({
     what: 'from nothing, code cold: a worker’s first answer',
-    ms: timed(() => new HomeEngine(knowledge).answer(home, YEAR)),
+    ms: timed(() => ask(new HomeEngine(knowledge), home, 'home', { year: YEAR })),
   });
   const fromNothing = (facts: HomeFacts) =>
-    median([0, 1, 2].map(() => timed(() => new HomeEngine(knowledge).answer(facts, YEAR))));
+    median([0, 1, 2].map(() => timed(() => ask(new HomeEngine(knowledge), facts, 'home', { year: YEAR }))));
   const baseMs = fromNothing(home);
   tell({ what: 'from nothing, code warm (median of 3)', ms: baseMs });
   const grown = (what: string, facts: HomeFacts) => tell({ what, ms: fromNothing(facts), baseMs });
@@ -35,22 +35,22 @@ export function benchEngine(tell: (figure: Figure) => void): void {
   grown('  no lamps', { ...home, lamps: [] });
 
   const engine = new HomeEngine(knowledge);
-  engine.answer(home, YEAR);
+  ask(engine, home, 'home', { year: YEAR });
   const changed = (what: string, homes: readonly HomeFacts[]) =>
-    tell({ what, ms: median(homes.map((facts) => timed(() => engine.answer(facts, YEAR)))), baseMs });
+    tell({ what, ms: median(homes.map((facts) => timed(() => ask(engine, facts, 'home', { year: YEAR })))), baseMs });
   const [first, ...others] = home.windows;
   changed(
     'one curtain changed (median of 4)',
     ['sheer', 'blind', 'heavy', 'none'].map((curtainId) => ({
       ...home,
-      windows: [{ ...first!, curtainId }, ...others],
+      windows: [curtained(first!, curtainId), ...others],
     })),
   );
   changed(
     'every curtain changed (median of 4)',
     ['sheer', 'blind', 'heavy', 'blackout'].map((curtainId) => ({
       ...home,
-      windows: home.windows.map((window) => ({ ...window, curtainId })),
+      windows: home.windows.map((window) => curtained(window, curtainId)),
     })),
   );
   const dragged = (step: number): HomeFacts => ({

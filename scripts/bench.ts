@@ -1,6 +1,6 @@
 /** npm run bench: how long answers take and how that grows, with ratios; nothing here passes or fails. */
 import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
-import { HomeEngine, type HomeFacts } from '@dulvan/core';
+import { HomeEngine, ask, type HomeFacts } from '@dulvan/core';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -9,8 +9,9 @@ import path from 'node:path';
 import { Worker as NodeWorker } from 'node:worker_threads';
 import { sailLoft } from '../server/src/demo/sail-loft';
 import misspellings from '../catalogue/src/misspellings.fixture.json';
-import { startServer } from '../server/src';
 import type { Figure } from './bench-engine';
+import { benchStore } from './bench-store';
+import { curtained } from './bench-home';
 import { CHROMIUM_LAUNCH } from './chromium';
 import { median, pace, timed } from './timing';
 
@@ -33,32 +34,33 @@ function resized(facts: HomeFacts, factor: 0.5 | 2): HomeFacts {
   return { ...facts, spots: [...facts.spots, ...twins] };
 }
 
+const answerAnew = (facts: HomeFacts) => ask(new HomeEngine(knowledge), facts, 'home', { year: YEAR });
+
 function benchAnswers(): void {
   console.log('\nAnswers to the whole demo home (28 spots, 3 windows, 24 plants, a year of quarter hours)');
-  const cold = timed(() => new HomeEngine(knowledge).answer(sailLoft, YEAR));
+  const cold = timed(() => answerAnew(sailLoft));
   line('first time in a fresh process', cold);
-  const warm = median(Array.from({ length: 5 }, () => timed(() => new HomeEngine(knowledge).answer(sailLoft, YEAR))));
+  const warm = median(Array.from({ length: 5 }, () => timed(() => answerAnew(sailLoft))));
   line('from nothing, code warm (median of 5)', warm, cold);
   line(
     '  half the spots',
-    median(Array.from({ length: 3 }, () => timed(() => new HomeEngine(knowledge).answer(resized(sailLoft, 0.5), YEAR)))),
+    median(Array.from({ length: 3 }, () => timed(() => answerAnew(resized(sailLoft, 0.5))))),
     warm,
   );
   line(
     '  twice the spots',
-    median(Array.from({ length: 3 }, () => timed(() => new HomeEngine(knowledge).answer(resized(sailLoft, 2), YEAR)))),
+    median(Array.from({ length: 3 }, () => timed(() => answerAnew(resized(sailLoft, 2))))),
     warm,
   );
   const engine = new HomeEngine(knowledge);
-  engine.answer(sailLoft, YEAR);
+  const answer = (facts: HomeFacts) => ask(engine, facts, 'home', { year: YEAR });
+  answer(sailLoft);
   const variants = ['net', 'sheer', 'blind', 'heavy', 'none'];
   line(
     'a curtain changed',
     median(
       variants.map((curtainId) =>
-        timed(() =>
-          engine.answer({ ...sailLoft, windows: sailLoft.windows.map((window) => ({ ...window, curtainId })) }, YEAR),
-        ),
+        timed(() => answer({ ...sailLoft, windows: sailLoft.windows.map((window) => curtained(window, curtainId)) })),
       ),
     ),
     warm,
@@ -68,13 +70,10 @@ function benchAnswers(): void {
     median(
       [0, 30, 60, 90, 120].map((by) =>
         timed(() =>
-          engine.answer(
-            {
-              ...sailLoft,
-              circuits: sailLoft.circuits.map((circuit) => ({ ...circuit, offMinute: circuit.offMinute - by })),
-            },
-            YEAR,
-          ),
+          answer({
+            ...sailLoft,
+            circuits: sailLoft.circuits.map((circuit) => ({ ...circuit, offMinute: circuit.offMinute - by })),
+          }),
         ),
       ),
     ),
@@ -85,10 +84,7 @@ function benchAnswers(): void {
     median(
       ['sill-4', 'cab-top-2', 'rack-low-2', 'galley-top', 'galley-sill-c'].map((spotId) =>
         timed(() =>
-          engine.answer(
-            { ...sailLoft, plants: sailLoft.plants.map((plant, i) => (i === 0 ? { ...plant, spotId } : plant)) },
-            YEAR,
-          ),
+          answer({ ...sailLoft, plants: sailLoft.plants.map((plant, i) => (i === 0 ? { ...plant, spotId } : plant)) }),
         ),
       ),
     ),
@@ -96,12 +92,16 @@ function benchAnswers(): void {
   );
   line(
     'all spots ranked for one plant',
-    median(Array.from({ length: 5 }, () => timed(() => engine.rank(sailLoft, sailLoft.plants[0]!, YEAR)))),
+    median(
+      Array.from({ length: 5 }, () =>
+        timed(() => ask(engine, sailLoft, 'rank', { plant: sailLoft.plants[0]!, year: YEAR })),
+      ),
+    ),
     warm,
   );
   line(
-    'the wash over the loft’s plan (70 points)',
-    timed(() => engine.wash(sailLoft, 'loft', YEAR)),
+    'the sunlight over the loft’s plan',
+    timed(() => ask(engine, sailLoft, 'sunlightMap', { roomId: 'loft', year: YEAR })),
     warm,
   );
 }
@@ -203,47 +203,6 @@ function benchSearch(): void {
   line('one key, median, with 2000 own taxa more', median(typed.map((text) => timed(() => larger.find(text)))), base);
 }
 
-async function benchApi(): Promise<void> {
-  console.log('\nAPI on loopback, one request after another');
-  const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-bench-'));
-  const running = await startServer({
-    host: '127.0.0.1',
-    port: 0,
-    file: path.join(folder, 'home.sqlite'),
-    seed: 'demo',
-    state: 'keep',
-    app: null,
-  });
-  const ask = async (times: number, address: string, body?: object) => {
-    const took: number[] = [];
-    for (let i = 0; i < times; i++) {
-      const startedMs = performance.now();
-      const reply = await fetch(
-        running.url + address,
-        body ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } : {},
-      );
-      await reply.text();
-      if (!reply.ok) throw new Error(`${address} answered ${reply.status}`);
-      took.push(performance.now() - startedMs);
-    }
-    const sorted = took.sort((p, q) => p - q);
-    return { p50: sorted[Math.floor(times * 0.5)]!, p99: sorted[Math.floor(times * 0.99)]! };
-  };
-  await ask(30, '/api/homes/sail-loft');
-  const read = await ask(300, '/api/homes/sail-loft');
-  line('read a whole home, p50', read.p50);
-  line('read a whole home, p99', read.p99, read.p50);
-  const circuit = { ...sailLoft.circuits[0]!, name: 'Rack timer' };
-  const write = await ask(300, '/api/homes/sail-loft/changes', {
-    summary: 'Bench',
-    changes: [{ list: 'circuits', id: circuit.id, after: circuit }],
-  });
-  line('change a circuit, p50', write.p50, read.p50);
-  line('change a circuit, p99', write.p99, write.p50);
-  await running.close();
-  rmSync(folder, { recursive: true, force: true });
-}
-
 async function main(): Promise<void> {
   console.log(`Node.js ${process.version}`);
   line('pace of the machine: a fixed walk through 32 MB', pace());
@@ -251,7 +210,7 @@ async function main(): Promise<void> {
   await benchNode();
   benchAnswers();
   benchSearch();
-  await benchApi();
+  await benchStore(line);
   line('\npace of the machine at the end', pace());
 }
 

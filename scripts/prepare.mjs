@@ -51,7 +51,8 @@ function filesUnder(folder) {
 /** Files as one hash: their paths and what they hold. */
 function hashOfFiles(files) {
   const hash = createHash('sha256');
-  for (const file of files.sort()) hash.update(path.relative(root, file)).update('\0').update(readFileSync(file)).update('\0');
+  for (const file of files.sort())
+    hash.update(path.relative(root, file)).update('\0').update(readFileSync(file)).update('\0');
   return hash.digest('hex');
 }
 

@@ -84,7 +84,6 @@ try {
     const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
     await page.goto(`http://127.0.0.1:${PORT}${address}`);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
-    await page.waitForLoadState('networkidle');
     await page.getByText('Working').first().waitFor({ state: 'hidden', timeout: 30_000 });
     await page.waitForTimeout(1500);
     if (act) await act(page);

@@ -120,6 +120,7 @@ export class Lane {
       this.worker?.post({ type: 'drop', id: each.id });
       each.reject(new Superseded());
     }
+    this.unwatch();
   }
 
   private async sent(send: () => Promise<void>, id: number): Promise<void> {

@@ -1,5 +1,4 @@
 import { smallHome } from '../../core/src/home/small-home.fixture';
-import { FACT_LISTS } from '@dulvan/core';
 import {
   RECORD_BODIES,
   changeSchema,

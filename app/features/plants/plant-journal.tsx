@@ -1,9 +1,9 @@
 /** What happened to a plant, newest first: what was written down of it and what was changed; and a line to add. */
-import type { HomeRecord, JournalEntry } from '@dulvan/contract';
+import type { HomeRecord, JournalEntry, ResponseOf } from '@dulvan/contract';
 import type { HomeFacts, Plant } from '@dulvan/core';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { ask, requestKey } from '../../state/api';
+import { ask, requestKey, type Answer } from '../../state/api';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
 import { Button } from '../../ui/button';
@@ -34,17 +34,19 @@ function useJournal({ facts, plant }: Given) {
   const [records, setRecords] = useState<readonly HomeRecord[] | null>(null);
   const [after, setAfter] = useState<string | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
-  const readRecords = useCallback(
-    async (from: string | null) => {
+  const readPage = useCallback(
+    (from: string | null) => {
       const query = { plantId: plant.id, limit: RECORDS_A_PAGE, ...(from === null ? {} : { after: from }) };
-      const page = await ask('records', { params: { homeId }, query });
-      if (!page.ok) return setFailure(page.refusal.message);
-      setFailure(null);
-      setAfter(page.value.after);
-      return setRecords((before) => [...(from === null ? [] : (before ?? [])), ...page.value.records]);
+      return ask('records', { params: { homeId }, query });
     },
     [homeId, plant.id],
   );
+  const takePage = useCallback((from: string | null, page: Answer<ResponseOf<'records'>>) => {
+    if (!page.ok) return setFailure(page.refusal.message);
+    setFailure(null);
+    setAfter(page.value.after);
+    return setRecords((before) => [...(from === null ? [] : (before ?? [])), ...page.value.records]);
+  }, []);
   useEffect(() => {
     let stale = false;
     void ask('journal', { params: { homeId }, query: { plantId: plant.id, limit: CHANGES } }).then((answer) => {
@@ -56,7 +58,14 @@ function useJournal({ facts, plant }: Given) {
       stale = true;
     };
   }, [homeId, plant.id, revision]);
-  useEffect(() => void readRecords(null), [readRecords]);
+  useEffect(() => {
+    let stale = false;
+    void readPage(null).then((page) => stale || takePage(null, page));
+    return () => {
+      stale = true;
+    };
+  }, [readPage, takePage]);
+  const readRecords = async (from: string | null) => takePage(from, await readPage(from));
   return { changes, records, after, failure, setFailure, readRecords };
 }
 
@@ -77,6 +86,10 @@ function recordWords(record: HomeRecord): string {
   return `Watered ${WAY_WORD[way]}${litres === null ? '' : `, ${litres} l`}`;
 }
 
+/** A note on a plant, of now. */
+const noteOn = (plant: Plant, text: string) =>
+  ({ kind: 'note', at: Date.now(), plantId: plant.id, spotId: null, roomId: null, body: { text } }) as const;
+
 export function PlantJournal({ facts, plant }: Given) {
   const { danger } = useInk();
   const { changes, records, after, failure, setFailure, readRecords } = useJournal({ facts, plant });
@@ -84,16 +97,11 @@ export function PlantJournal({ facts, plant }: Given) {
   const text = useDrafts((state) => state.drafts[draftKey]?.text ?? '');
   const { put, drop } = useDrafts.getState();
   const params = { homeId: facts.home.id };
+  const [writing, setWriting] = useState(false);
   const write = async () => {
-    const note = {
-      kind: 'note',
-      at: Date.now(),
-      plantId: plant.id,
-      spotId: null,
-      roomId: null,
-      body: { text },
-    } as const;
-    const answer = await ask('appendRecords', { params, body: { key: requestKey(), records: [note] } });
+    setWriting(true);
+    const answer = await ask('appendRecords', { params, body: { key: requestKey(), records: [noteOn(plant, text)] } });
+    setWriting(false);
     if (!answer.ok) return setFailure(answer.refusal.message);
     drop(draftKey);
     return readRecords(null);
@@ -113,7 +121,7 @@ export function PlantJournal({ facts, plant }: Given) {
         value={text}
         onValue={(value) => put(draftKey, { text: value })}
       />
-      <Button onPress={() => void write()} disabled={text.trim() === ''} style={{ alignSelf: 'flex-start' }}>
+      <Button onPress={() => void write()} disabled={text.trim() === '' || writing} style={{ alignSelf: 'flex-start' }}>
         Write it down
       </Button>
       {failure ? <Small style={{ color: danger }}>✕ {failure}</Small> : null}

@@ -1,0 +1,93 @@
+/** Several tabs on one home, and workers and servers that stop in the middle. */
+import type { Page } from '@playwright/test';
+import { expect, expectsRefusal, test } from './dulvan';
+
+const verdictsOf = (page: Page) => page.getByText(/\d+ of \d+ plants|Nothing is wrong|plants? (is|are) /).first();
+
+test('what one tab saves the other shows, without a word lost in either', async ({ page, context }) => {
+  const other = await context.newPage();
+  await page.goto('/place/rooms/galley');
+  await other.goto('/place/rooms/galley');
+  await other.getByLabel('Name').fill('Galley of the other tab');
+  await page.getByLabel('Width').fill('3.9');
+  await other.getByRole('button', { name: 'Save' }).click();
+  await expect(other.getByText('Changed the room Galley of the other tab').first()).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('Galley of the other tab');
+  await expect(page.getByLabel('Width')).toHaveValue('3.9');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Changed the room Galley of the other tab').first()).toBeVisible();
+  const { facts } = (await (await page.request.get('/api/homes/sail-loft')).json()) as {
+    facts: { rooms: { id: string; name: string; widthM: number }[] };
+  };
+  expect(facts.rooms.find(({ id }) => id === 'galley')).toMatchObject({
+    name: 'Galley of the other tab',
+    widthM: 3.9,
+  });
+});
+
+test('the same field in two tabs: both values are shown, and the grower decides', async ({ page, context }) => {
+  expectsRefusal();
+  const other = await context.newPage();
+  await page.goto('/place/rooms/galley');
+  await other.goto('/place/rooms/galley');
+  await page.getByLabel('Name').fill('Mine');
+  await other.getByLabel('Name').fill('Theirs');
+  await other.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Changed elsewhere', { exact: false })).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('Mine');
+  await expect(page.getByText('Theirs').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('alert')).toContainText('save again to put yours in their place');
+  await expect(page.getByLabel('Name')).toHaveValue('Mine');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.goto('/rooms');
+  await expect(page.getByRole('radio', { name: 'Mine' })).toBeVisible();
+});
+
+test('a worker that stops is started again, and the page answers on', async ({ page }) => {
+  await page.goto('/');
+  await expect(verdictsOf(page)).toBeVisible();
+  await expect.poll(() => page.workers().length).toBeGreaterThan(0);
+  for (const worker of page.workers()) {
+    // As out of memory would: an error that nobody catches.
+    await worker
+      .evaluate(
+        () =>
+          void setTimeout(() => {
+            throw new Error('stopped by the test');
+          }, 0),
+      )
+      .catch(() => undefined);
+  }
+  await page.goto('/rooms/loft');
+  await page.getByRole('radio', { name: 'Galley' }).click();
+  await expect(page.getByText(/mol\/m²/).first()).toBeVisible();
+});
+
+test('another home opened in the middle of an answer is never shown the first one’s', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByRole('radio', { name: 'Shop back room' }).click();
+  await page.getByRole('radio', { name: 'The sail loft' }).click();
+  await page.getByRole('radio', { name: 'Shop back room' }).click();
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Shop back room', level: 1 })).toBeVisible();
+  await expect(verdictsOf(page)).toBeVisible();
+  const { facts } = (await (await page.request.get('/api/homes/sail-loft')).json()) as {
+    facts: { plants: { name: string }[] };
+  };
+  const named = facts.plants.map(({ name }) => name).filter((name) => name !== '');
+  const words = await page.locator('body').innerText();
+  for (const name of named) expect(words).not.toContain(name);
+});
+
+test('a server that was killed and started again is followed, and what was typed is saved', async ({
+  page,
+  dulvan,
+}) => {
+  expectsRefusal();
+  await page.goto('/place/rooms/galley');
+  await page.getByLabel('Name').fill('After the crash');
+  await dulvan.killAndStart();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Changed the room After the crash').first()).toBeVisible();
+});
