@@ -6,6 +6,39 @@ const only = (name, from, allowed) => ({
   to: { path: '^(core|catalogue|formats|contract|server|app|simulators)/', pathNot: `^(${allowed.join('|')})/` },
 });
 
+/** Parts of core, the lower ones first; those of one step do not import each other. */
+const CORE_STEPS = [
+  ['units'],
+  ['taxon'],
+  ['facts'],
+  ['sun', 'room'],
+  ['sky', 'air', 'plant', 'lamp'],
+  ['light'],
+  ['fit'],
+  ['match'],
+  ['home'],
+  ['questions'],
+];
+
+/** Parts of the app that show something, the lower ones first; state and workers lie beside them. */
+const APP_STEPS = [['ui'], ['parts'], ['forms'], ['features'], ['routes']];
+
+const TESTS = '\\.(test|fixture|mock)\\.tsx?$|/testing/';
+
+/** Each part imports itself and the steps below it. */
+const inOrder = (folder, steps, beside = []) =>
+  steps.flatMap((step, i) =>
+    step.map((part) => ({
+      name: `${folder}-${part}-imports-what-lies-below`,
+      severity: 'error',
+      from: { path: `^${folder}/${part}/`, pathNot: TESTS },
+      to: {
+        path: `^${folder}/[^/]+/`,
+        pathNot: `/node_modules/|^${folder}/(${[part, ...steps.slice(0, i).flat(), ...beside].join('|')})/`,
+      },
+    })),
+  );
+
 module.exports = {
   forbidden: [
     only('core-imports-nothing-of-ours', 'core', ['core']),
@@ -14,6 +47,26 @@ module.exports = {
     only('formats-import-core-and-contract', 'formats', ['formats', 'core', 'contract']),
     only('server-never-imports-app', 'server', ['server', 'core', 'catalogue', 'formats', 'contract']),
     only('app-never-imports-server', 'app', ['app', 'core', 'catalogue', 'formats', 'contract']),
+    ...inOrder('core/src', CORE_STEPS),
+    ...inOrder('app', APP_STEPS, ['state', 'workers', 'assets']),
+    {
+      name: 'state-shows-nothing',
+      severity: 'error',
+      from: { path: '^app/(state|workers)/', pathNot: TESTS },
+      to: { path: '^app/(ui|parts|forms|features|routes)/' },
+    },
+    {
+      name: 'workers-know-no-state',
+      severity: 'error',
+      from: { path: '^app/workers/', pathNot: TESTS },
+      to: { path: '^app/state/' },
+    },
+    {
+      name: 'features-do-not-import-each-other',
+      severity: 'error',
+      from: { path: '^app/features/([^/]+)/', pathNot: TESTS },
+      to: { path: '^app/features/([^/]+)/', pathNot: '^app/features/$1/' },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
     {
       name: 'core-is-pure',

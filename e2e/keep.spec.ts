@@ -39,6 +39,7 @@ function thirdVersion(): string {
   const { windows, ...lists } = smallHome;
   const earlier = windows.map(({ curtains: _curtains, ...window }) => ({
     ...window,
+    glazingId: 'double',
     curtainId: 'none',
     curtainMonths: [1],
     curtainFromMinute: 600,
@@ -48,19 +49,20 @@ function thirdVersion(): string {
     secondCurtainFromMinute: 600,
     secondCurtainToMinute: 900,
   }));
-  const [plant] = smallHome.plants;
+  const plants = smallHome.plants.map((each) => ({ ...each, taxonId: 'aloe-vera' }));
+  const home = { ...smallHome.home, climateId: 'cool-ocean' };
   const entry = { id: 'n1', homeId: 'h', at: 1_700_000_000_000, undoes: null, changes: [] };
-  const other = { ...smallHome.home, id: 'h2', name: 'Second small home' };
+  const other = { ...home, id: 'h2', name: 'Second small home' };
   const empty = Object.fromEntries(Object.keys(lists).map((list) => [list, []]));
   return JSON.stringify({
     format: 'dulvan-bundle',
     version: 3,
     exportedAt: '2026-06-01T00:00:00.000Z',
     homes: [
-      { ...lists, windows: earlier },
+      { ...lists, home, plants, windows: earlier },
       { ...empty, windows: [], home: other },
     ],
-    journal: [{ ...entry, kind: 'note', summary: 'A new leaf', plantId: plant!.id }],
+    journal: [{ ...entry, kind: 'note', summary: 'A new leaf', plantId: plants[0]!.id }],
   });
 }
 

@@ -189,7 +189,8 @@ test('keeps a drawing as a picture, its title above it', async ({ page }) => {
   expect(saved.suggestedFilename()).toBe('the-sail-loft-sill-starboard-end-what-shines-day-by-day.png');
   const told = await page.evaluate(
     async (base64) => {
-      const image = await createImageBitmap(await (await fetch(`data:image/png;base64,${base64}`)).blob());
+      const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+      const image = await createImageBitmap(new Blob([bytes], { type: 'image/png' }));
       const pen = new OffscreenCanvas(image.width, image.height).getContext('2d', { willReadFrequently: true })!;
       pen.drawImage(image, 0, 0);
       // What differs from the paper in the corner, in the band of the title and below it.

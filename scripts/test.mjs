@@ -58,6 +58,7 @@ function chromiumIsThere() {
 
 check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']);
 check('Lint', 'npx', ['eslint', '.']);
+check('Laid out by the formatter', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 check('Arrows run one way', 'npm', ['run', '--silent', 'arrows']);
 check('No dead exports', 'npm', ['run', '--silent', 'exports']);
 suite(

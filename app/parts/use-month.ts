@@ -2,7 +2,7 @@
 import { create } from 'zustand';
 import { useHome } from '../state/home';
 import { monthAt } from '../state/year';
-import { useNow } from '../ui/use-now';
+import { useNow } from '../state/use-now';
 
 const useChosen = create<{ readonly month: number | null }>(() => ({ month: null }));
 

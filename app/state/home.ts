@@ -122,7 +122,7 @@ async function attemptChange(
   if (entry) {
     const undo = [{ homeId, entryId: entry.id }];
     set({ status: 'ready', notice: { text: summary, undo }, undoable: undo });
-    tellOthers({ homeId, revision });
+    tellOthers({ homeId, revision, isKept: true });
   } else set({ notice: { text: 'Nothing differed from what is stored.', undo: [] } });
   return null;
 }
@@ -140,7 +140,7 @@ async function undoEntries(set: Set, get: Get, entries: readonly Taken[]): Promi
     }
     useSettings.getState().setHomeId(homeId);
     set({ notice: { text: saved.value.entry?.summary ?? 'Nothing was left to take back.', undo: [] }, undoable: [] });
-    tellOthers({ homeId, revision: saved.value.revision });
+    tellOthers({ homeId, revision: saved.value.revision, isKept: saved.value.changes !== null });
     if (facts?.home.id === homeId && saved.value.changes) await settle(set, get, homeId, base, saved.value);
     else await get().load();
   }
@@ -220,7 +220,7 @@ export const useHome = create<HomeState>()(
         const { entry, revision } = saved.value;
         const undo = entry ? [{ homeId, entryId: entry.id }] : [];
         set({ notice: { text: entry?.summary ?? '', undo }, undoable: undo, trial: null });
-        tellOthers({ homeId, revision });
+        tellOthers({ homeId, revision, isKept: false });
         await get().load();
         return null;
       },

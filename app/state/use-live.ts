@@ -1,4 +1,5 @@
 /** Keeps the home on screen in step with what is changed elsewhere; used once, by the shell. */
+import type { HomeEvent } from '@dulvan/contract';
 import { useEffect } from 'react';
 import { useHome } from './home';
 import { listen } from './live';
@@ -8,7 +9,7 @@ export function useLive(): void {
     const { follow } = useHome.getState();
     let opened = 0;
     return listen({
-      onChange: ({ homeId, revision }) => void followed(homeId, revision),
+      onChange: (event) => void followed(event),
       onOpen: () => {
         opened += 1;
         const { facts, status, load } = useHome.getState();
@@ -20,8 +21,9 @@ export function useLive(): void {
   }, []);
 }
 
-async function followed(homeId: string, revision: number): Promise<void> {
+async function followed({ homeId, revision, isKept }: HomeEvent): Promise<void> {
   const { homes, status, follow, load } = useHome.getState();
-  if (status === 'none' || !homes.some((home) => home.id === homeId)) await load();
+  const isListed = homes.some((home) => home.id === homeId);
+  if (status === 'none' || isListed !== isKept) await load();
   else await follow(homeId, revision);
 }

@@ -1,6 +1,6 @@
 /** The year and the month that it is at a home, by the home's own clock. */
 import { civilDateOf, type HomeFacts } from '@dulvan/core';
-import { useNow } from '../ui/use-now';
+import { useNow } from './use-now';
 
 export const yearAt = (facts: HomeFacts, nowMs: number): number => civilDateOf(nowMs, facts.home.timeZone).year;
 export const monthAt = (facts: HomeFacts, nowMs: number): number => civilDateOf(nowMs, facts.home.timeZone).month;

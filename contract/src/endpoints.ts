@@ -229,8 +229,8 @@ export const endpoints = {
 export const EXPORT_PATH = '/api/bundle';
 export const EVENTS_PATH = '/api/events';
 
-/** What is told of a change as it happens. */
-export const homeEventSchema = z.strictObject({ homeId: id, revision });
+/** What is told of a change as it happens, and whether the home is still kept after it. */
+export const homeEventSchema = z.strictObject({ homeId: id, revision, isKept: z.boolean() });
 export type HomeEvent = z.infer<typeof homeEventSchema>;
 
 interface Endpoint {

@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { Button, TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Heading, Small } from '../../ui/type';
-import { useNow } from '../../ui/use-now';
+import { useNow } from '../../state/use-now';
 import { plantName } from '../../parts/words';
 
 const QUESTION: Record<Missing, (name: string) => string> = {

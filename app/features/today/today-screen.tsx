@@ -21,7 +21,7 @@ import { Rule, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
-import { useNow } from '../../ui/use-now';
+import { useNow } from '../../state/use-now';
 import { SEVERITY_WORD, hours, latinName, plantName, spotPlace, troubleName, troubleSentence } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { FactorTally } from './factor-tally';

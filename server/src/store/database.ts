@@ -1,11 +1,10 @@
 /** One connection to the SQLite file: the synchronous driver under Drizzle, with the settings that every connection needs. */
 import { BetterSQLiteSession } from 'drizzle-orm/better-sqlite3/session';
-import { BaseSQLiteDatabase, SQLiteSyncDialect, type SQLiteTransaction } from 'drizzle-orm/sqlite-core';
+import { BaseSQLiteDatabase, SQLiteSyncDialect } from 'drizzle-orm/sqlite-core';
 import Driver from 'libsql';
 import type * as schema from './schema';
 
 export type Database = BaseSQLiteDatabase<'sync', Driver.RunResult, typeof schema>;
-export type Transaction = SQLiteTransaction<'sync', Driver.RunResult, typeof schema, Record<string, never>>;
 /** What can be read from: a connection, or a transaction on it. */
 export type Reader = Pick<Database, 'select' | 'get' | 'all'>;
 /** What can be written to. */

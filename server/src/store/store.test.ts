@@ -132,7 +132,7 @@ describe('two devices on one home', () => {
     await change([moved('sill-4')]);
     stop();
     await change([moved('cab-top-2')], 2);
-    expect(heard).toEqual([{ homeId: HOME, revision: 2 }]);
+    expect(heard).toEqual([{ homeId: HOME, revision: 2, isKept: true }]);
   });
 });
 

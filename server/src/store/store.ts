@@ -270,7 +270,8 @@ export class Store {
   }
 
   private tell(homeId: string, revision: number): void {
-    this.events.emit('change', { homeId, revision } satisfies HomeEvent);
+    const isKept = this.homes().some((home) => home.id === homeId);
+    this.events.emit('change', { homeId, revision, isKept } satisfies HomeEvent);
   }
 
   private changeHome(work: (writer: Writer) => Written<Saved>): Promise<Saved> {
