@@ -9,11 +9,11 @@ test('what one tab saves the other shows, without a word lost in either', async 
   await page.goto('/place/rooms/galley');
   await other.goto('/place/rooms/galley');
   await other.getByLabel('Name').fill('Galley of the other tab');
-  await page.getByLabel('Width').fill('3.9');
+  await page.getByLabel(/^Length of wall A/).fill('310');
   await other.getByRole('button', { name: 'Save' }).click();
   await expect(other.getByText('Changed the room Galley of the other tab').first()).toBeVisible();
-  await expect(page.getByLabel('Name')).toHaveValue('Galley of the other tab');
-  await expect(page.getByLabel('Width')).toHaveValue('3.9');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Galley of the other tab');
+  await expect(page.getByLabel(/^Length of wall A/)).toHaveValue('310');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Changed the room Galley of the other tab').first()).toBeVisible();
   const { facts } = (await (await page.request.get('/api/homes/sail-loft')).json()) as {
@@ -21,7 +21,7 @@ test('what one tab saves the other shows, without a word lost in either', async 
   };
   expect(facts.rooms.find(({ id }) => id === 'galley')).toMatchObject({
     name: 'Galley of the other tab',
-    widthM: 3.9,
+    widthM: 3.1,
   });
 });
 
@@ -30,38 +30,28 @@ test('the same field in two tabs: both values are shown, and the grower decides'
   const other = await context.newPage();
   await page.goto('/place/rooms/galley');
   await other.goto('/place/rooms/galley');
-  await page.getByLabel('Name').fill('Mine');
+  await page.getByLabel('Name', { exact: true }).fill('Mine');
   await other.getByLabel('Name').fill('Theirs');
   await other.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Changed elsewhere', { exact: false })).toBeVisible();
-  await expect(page.getByLabel('Name')).toHaveValue('Mine');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mine');
   await expect(page.getByText('Theirs').first()).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('alert')).toContainText('save again to put yours in their place');
-  await expect(page.getByLabel('Name')).toHaveValue('Mine');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mine');
   await page.getByRole('button', { name: 'Save' }).click();
   await page.goto('/rooms');
   await expect(page.getByRole('radio', { name: 'Mine' })).toBeVisible();
 });
 
-test('a worker that stops is started again, and the page answers on', async ({ page }) => {
-  await page.goto('/');
-  await expect(verdictsOf(page)).toBeVisible();
+test('a worker that stops in the middle is started again, and the answer comes all the same', async ({ page }) => {
+  await page.goto('/light/day/loft');
   await expect.poll(() => page.workers().length).toBeGreaterThan(0);
-  for (const worker of page.workers()) {
-    // As out of memory would: an error that nobody catches.
-    await worker
-      .evaluate(
-        () =>
-          void setTimeout(() => {
-            throw new Error('stopped by the test');
-          }, 0),
-      )
-      .catch(() => undefined);
-  }
-  await page.goto('/rooms/loft');
-  await page.getByRole('radio', { name: 'Galley' }).click();
-  await expect(page.getByText(/mol\/m²/).first()).toBeVisible();
+  const [first] = page.workers();
+  // It ends itself without a word, as a browser short of memory ends it.
+  void first!.evaluate(() => self.close()).catch(() => undefined);
+  await expect.poll(() => page.workers().includes(first!)).toBe(false);
+  await expect(page.getByText('Its patch on the floor')).toBeVisible({ timeout: 90_000 });
 });
 
 test('another home opened in the middle of an answer is never shown the first one’s', async ({ page }) => {
@@ -70,7 +60,7 @@ test('another home opened in the middle of an answer is never shown the first on
   await page.getByRole('radio', { name: 'The sail loft' }).click();
   await page.getByRole('radio', { name: 'Shop back room' }).click();
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Shop back room', level: 1 })).toBeVisible();
+  await expect(page.getByText('Shop back room').first()).toBeVisible();
   await expect(verdictsOf(page)).toBeVisible();
   const { facts } = (await (await page.request.get('/api/homes/sail-loft')).json()) as {
     facts: { plants: { name: string }[] };
@@ -86,7 +76,7 @@ test('a server that was killed and started again is followed, and what was typed
 }) => {
   expectsRefusal();
   await page.goto('/place/rooms/galley');
-  await page.getByLabel('Name').fill('After the crash');
+  await page.getByLabel('Name', { exact: true }).fill('After the crash');
   await dulvan.killAndStart();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Changed the room After the crash').first()).toBeVisible();

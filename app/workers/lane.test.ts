@@ -125,6 +125,11 @@ it('gives up a worker that says nothing for long while it has something to do', 
   const { length } = workers[1]!.heard;
   jest.advanceTimersByTime(60_000);
   expect(workers[1]!.heard).toHaveLength(length);
+  // Nor is it held against it that it was not asked for a while.
+  void put('map').catch(() => undefined);
+  await turns();
+  jest.advanceTimersByTime(20_000);
+  expect(workers).toHaveLength(2);
 });
 
 it('sends the files that facts name first, once, and says when one cannot be had', async () => {

@@ -232,7 +232,10 @@ export class Lane {
   }
 
   private watch(): void {
-    this.pings ??= setInterval(() => {
+    if (this.pings) return;
+    // While nothing was open it was not expected to say anything.
+    this.heardMs = Date.now();
+    this.pings = setInterval(() => {
       if (Date.now() - this.heardMs > SILENT_MS) this.crashed();
       else this.worker?.post({ type: 'ping' });
     }, PING_MS);

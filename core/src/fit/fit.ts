@@ -52,20 +52,14 @@ export function wholeScore(scores: readonly number[]): number {
   return SCARCEST_RULES * least + (1 - SCARCEST_RULES) * mean;
 }
 
-/** Completes a reading with what follows from it. */
-function reading(
-  factor: Factor,
-  aspect: Aspect,
-  score: number,
-  severity: Severity,
-  gets: number,
-  wantsFrom: number,
-  wantsTo: number,
-  depends: FactorFit['depends'] = 'no',
-): FactorFit {
-  const distance = distanceFromBand(gets, wantsFrom, wantsTo);
+/** What is found of one factor, before what follows from it. */
+type Found = Omit<FactorFit, 'distance' | 'direction' | 'depends'> & Partial<Pick<FactorFit, 'depends'>>;
+
+/** Completes what is found with what follows from it. */
+function factorFit({ depends = 'no', ...found }: Found): FactorFit {
+  const distance = distanceFromBand(found.gets, found.wantsFrom, found.wantsTo);
   const direction = distance < 0 ? 'too-little' : distance > 0 ? 'too-much' : 'right';
-  return { factor, aspect, score, severity, gets, wantsFrom, wantsTo, distance, direction, depends };
+  return { ...found, distance, direction, depends };
 }
 
 function worse(p: FactorFit, q: FactorFit): FactorFit {
@@ -83,92 +77,138 @@ function severityAbove(value: number, limit: number, danger: number): Severity {
   return value <= limit ? 'fine' : value > danger ? 'danger' : 'short';
 }
 
+/** Below half of what it survives on, light is worth nothing; past what scorches it, a quarter more ends all. */
+const DARK_SHARE = 0.5;
+const SCORCHED_SHARE = 1.25;
+/** A peak is borne for a while: thrice the wanted one is worth nothing, and twice is dangerous. */
+const PEAK_WORTHLESS = 3;
+const PEAK_DANGER = 2;
+/** Hours of direct sun beyond those it uses: at so many nothing is left, and danger begins at half of them. */
+const SUN_WORTHLESS_H = 6;
+const SUN_DANGER_H = 3;
+/** A weak sun burns nothing: hours of it count only where the leaf comes this near to its peak. */
+const SUN_COUNTS_SHARE = 0.7;
+
 const dliScore = ({ light }: Target, { dli }: Condition) =>
-  trapezoid(dli, light.survives / 2, light.thrivesFrom, light.thrivesTo, light.scorches * 1.25);
+  trapezoid(dli, light.survives * DARK_SHARE, light.thrivesFrom, light.thrivesTo, light.scorches * SCORCHED_SHARE);
 const peakScoreOf = ({ light }: Target, c: Condition) =>
-  trapezoid(c.peakPpfd, 0, 0, light.peakPpfd, light.peakPpfd * 3);
+  trapezoid(c.peakPpfd, 0, 0, light.peakPpfd, light.peakPpfd * PEAK_WORTHLESS);
 const sunScoreOf = ({ light }: Target, c: Condition) =>
-  trapezoid(c.sunHoursLikely, 0, 0, light.sunHoursUsed, light.sunHoursUsed + 6);
-/** A weak sun burns nothing: hours of it count only where the leaf comes near its peak. */
-const sunCounts = ({ light }: Target, c: Condition) => c.peakPpfd > light.peakPpfd * 0.7;
+  trapezoid(c.sunHoursLikely, 0, 0, light.sunHoursUsed, light.sunHoursUsed + SUN_WORTHLESS_H);
+const sunCounts = ({ light }: Target, c: Condition) => c.peakPpfd > light.peakPpfd * SUN_COUNTS_SHARE;
+
+function dliFit(target: Target, c: Condition): FactorFit {
+  const { survives, thrivesFrom, thrivesTo, scorches } = target.light;
+  const judged = (dli: number) => judge(dli, thrivesFrom, thrivesTo);
+  const lethal = c.dli < survives || c.dli > scorches;
+  return factorFit({
+    factor: 'light',
+    aspect: 'dli',
+    score: dliScore(target, c),
+    severity: judged(c.dli) === 'right' ? 'fine' : lethal ? 'danger' : 'short',
+    gets: c.dli,
+    wantsFrom: thrivesFrom,
+    wantsTo: thrivesTo,
+    depends: judged(c.dliPoorYear) === judged(c.dliGoodYear) ? 'no' : 'on-the-year',
+  });
+}
+
+function peakFit(target: Target, c: Condition): FactorFit {
+  const { peakPpfd } = target.light;
+  return factorFit({
+    factor: 'light',
+    aspect: 'peak',
+    score: peakScoreOf(target, c),
+    severity: severityAbove(c.peakPpfd, peakPpfd, peakPpfd * PEAK_DANGER),
+    gets: c.peakPpfd,
+    wantsFrom: 0,
+    wantsTo: peakPpfd,
+  });
+}
+
+function sunFit(target: Target, c: Condition): FactorFit {
+  const { sunHoursUsed } = target.light;
+  return factorFit({
+    factor: 'light',
+    aspect: 'direct-sun',
+    score: sunScoreOf(target, c),
+    severity: severityAbove(c.sunHoursLikely, sunHoursUsed, sunHoursUsed + SUN_DANGER_H),
+    gets: c.sunHoursLikely,
+    wantsFrom: 0,
+    wantsTo: sunHoursUsed,
+  });
+}
 
 function lightFit(target: Target, c: Condition): FactorFit {
-  const { survives, thrivesFrom, thrivesTo, scorches, peakPpfd, sunHoursUsed } = target.light;
-  const score = dliScore(target, c);
-  const severity =
-    judge(c.dli, thrivesFrom, thrivesTo) === 'right'
-      ? 'fine'
-      : c.dli < survives || c.dli > scorches
-        ? 'danger'
-        : 'short';
-  const sameEitherYear = judge(c.dliPoorYear, thrivesFrom, thrivesTo) === judge(c.dliGoodYear, thrivesFrom, thrivesTo);
-  let fit = reading(
-    'light',
-    'dli',
-    score,
-    severity,
-    c.dli,
-    thrivesFrom,
-    thrivesTo,
-    sameEitherYear ? 'no' : 'on-the-year',
-  );
-  const peakScore = peakScoreOf(target, c);
-  fit = worse(
-    fit,
-    reading('light', 'peak', peakScore, severityAbove(c.peakPpfd, peakPpfd, peakPpfd * 2), c.peakPpfd, 0, peakPpfd),
-  );
-  if (sunCounts(target, c)) {
-    const sunScore = sunScoreOf(target, c);
-    const sunSeverity = severityAbove(c.sunHoursLikely, sunHoursUsed, sunHoursUsed + 3);
-    fit = worse(fit, reading('light', 'direct-sun', sunScore, sunSeverity, c.sunHoursLikely, 0, sunHoursUsed));
-  }
-  return fit;
+  const fit = worse(dliFit(target, c), peakFit(target, c));
+  return sunCounts(target, c) ? worse(fit, sunFit(target, c)) : fit;
 }
 
 const needsLongNight = ({ day, phase }: Target) => phase === 'inducing' && day.kind === 'short';
 
+/** A night this much shorter than the critical one sets no buds at all. */
+const NIGHT_MARGIN_H = 3;
+/** A day this much shorter or longer than the wanted one is worth nothing; growth bears a long day better than a short one. */
+const SHORT_DAY_MARGIN_H = 6;
+const LONG_DAY_MARGIN_H = 8;
+const DAY_H = 24;
+
 function dayLengthScore(target: Target, c: Condition): number {
-  const { day } = target;
-  if (needsLongNight(target)) return trapezoid(c.longestNightH, 21 - day.maxH, 24 - day.maxH, 24, 24);
-  return trapezoid(c.dayH, day.minH - 6, day.minH, day.maxH, day.maxH + 8);
+  const { minH, maxH } = target.day;
+  const critical = DAY_H - maxH;
+  if (needsLongNight(target)) return trapezoid(c.longestNightH, critical - NIGHT_MARGIN_H, critical, DAY_H, DAY_H);
+  return trapezoid(c.dayH, minH - SHORT_DAY_MARGIN_H, minH, maxH, maxH + LONG_DAY_MARGIN_H);
 }
 
 function dayLengthFit(target: Target, c: Condition): FactorFit {
-  const { day } = target;
-  const score = dayLengthScore(target, c);
+  const { minH, maxH } = target.day;
+  const found = { factor: 'day-length', score: dayLengthScore(target, c) } as const;
   if (needsLongNight(target)) {
-    const critical = 24 - day.maxH;
-    return reading(
-      'day-length',
-      'night-length',
-      score,
-      c.longestNightH < critical ? 'danger' : 'fine',
-      c.longestNightH,
-      critical,
-      24,
-    );
+    const critical = DAY_H - maxH;
+    return factorFit({
+      ...found,
+      aspect: 'night-length',
+      severity: c.longestNightH < critical ? 'danger' : 'fine',
+      gets: c.longestNightH,
+      wantsFrom: critical,
+      wantsTo: DAY_H,
+    });
   }
-  const severity = judge(c.dayH, day.minH, day.maxH) === 'right' ? 'fine' : 'short';
-  return reading('day-length', 'day-length', score, severity, c.dayH, day.minH, day.maxH);
+  return factorFit({
+    ...found,
+    aspect: 'day-length',
+    severity: judge(c.dayH, minH, maxH) === 'right' ? 'fine' : 'short',
+    gets: c.dayH,
+    wantsFrom: minH,
+    wantsTo: maxH,
+  });
 }
 
+/** A degree past what it survives, nothing is left: figures of hardiness are given in whole degrees. */
+const WARMTH_MARGIN_K = 1;
+
 const warmthScore = ({ warmth }: Target, gets: number, from: number, to: number) =>
-  trapezoid(gets, Math.min(warmth.lowest, from) - 1, from, to, Math.max(warmth.highest, to) + 1);
+  trapezoid(
+    gets,
+    Math.min(warmth.lowest, from) - WARMTH_MARGIN_K,
+    from,
+    to,
+    Math.max(warmth.highest, to) + WARMTH_MARGIN_K,
+  );
 
 function warmthFit(target: Target, { air }: Condition): FactorFit {
   const { warmth } = target;
-  const part = (aspect: 'day' | 'night', gets: number, from: number, to: number) => {
-    const score = warmthScore(target, gets, from, to);
+  const part = (aspect: 'day' | 'night', gets: number, wantsFrom: number, wantsTo: number) => {
     const deadly = gets < warmth.lowest || gets > warmth.highest;
-    return reading(
-      'warmth',
+    return factorFit({
+      factor: 'warmth',
       aspect,
-      score,
-      deadly ? 'danger' : judge(gets, from, to) === 'right' ? 'fine' : 'short',
+      score: warmthScore(target, gets, wantsFrom, wantsTo),
+      severity: deadly ? 'danger' : judge(gets, wantsFrom, wantsTo) === 'right' ? 'fine' : 'short',
       gets,
-      from,
-      to,
-    );
+      wantsFrom,
+      wantsTo,
+    });
   };
   return worse(
     part('day', air.dayC, warmth.dayFrom, warmth.dayTo),
@@ -176,51 +216,67 @@ function warmthFit(target: Target, { air }: Condition): FactorFit {
   );
 }
 
+/** Moving air may be all but saturated before it harms. */
+const MOIST_MOVING_PERCENT = 97;
+/** Drier than it survives by this much, or moister than it bears by that much, nothing is left; harm begins a little past it. */
+const DRY_MARGIN_PERCENT = 15;
+const MOIST_MARGIN_PERCENT = 20;
+const MOIST_HARM_PERCENT = 5;
+
 /** Moist air harms when it stands: moving air raises what is borne. */
 function moistureTop({ moisture }: Target, { airMovement }: Condition): number {
-  const ceiling = airMovement === 'still' ? moisture.tooMoistStill : Math.max(97, moisture.tooMoistStill);
+  const standing = airMovement === 'still';
+  const ceiling = standing ? moisture.tooMoistStill : Math.max(MOIST_MOVING_PERCENT, moisture.tooMoistStill);
   return Math.max(moisture.thrivesTo, ceiling);
 }
 
 const moistureScore = ({ moisture }: Target, gets: number, top: number) =>
-  trapezoid(gets, moisture.survives - 15, moisture.thrivesFrom, top, top + 20);
+  trapezoid(gets, moisture.survives - DRY_MARGIN_PERCENT, moisture.thrivesFrom, top, top + MOIST_MARGIN_PERCENT);
 
 function moistureFit(target: Target, c: Condition): FactorFit {
   const { air } = c;
   const top = moistureTop(target, c);
   const { survives, thrivesFrom } = target.moisture;
   const part = (gets: number) => {
-    const score = moistureScore(target, gets, top);
-    const harmful = gets < survives || gets > top + 5;
-    return reading(
-      'moisture',
-      'humidity',
-      score,
-      harmful ? 'danger' : judge(gets, thrivesFrom, top) === 'right' ? 'fine' : 'short',
+    const harmful = gets < survives || gets > top + MOIST_HARM_PERCENT;
+    return factorFit({
+      factor: 'moisture',
+      aspect: 'humidity',
+      score: moistureScore(target, gets, top),
+      severity: harmful ? 'danger' : judge(gets, thrivesFrom, top) === 'right' ? 'fine' : 'short',
       gets,
-      thrivesFrom,
-      top,
-    );
+      wantsFrom: thrivesFrom,
+      wantsTo: top,
+    });
   };
   return worse(part(air.dayRh), part(air.nightRh));
 }
 
 const MOVEMENT: Record<AirMovement, number> = { still: 0, gentle: 1, brisk: 2 };
+/** What is lost by each step of movement that is missing, and by a draught: neither alone makes a spot impossible. */
+const STILLNESS_COSTS = 0.4;
+const DRAUGHT_SCORE = 0.6;
 
 /** A draught dries thin leaves further when the air is dry already. */
 const isDraughty = ({ air, moisture }: Target, c: Condition) =>
   air === 'still' && c.airMovement === 'brisk' && c.air.dayRh < moisture.thrivesFrom;
 
 function airScore(target: Target, c: Condition): number {
-  return isDraughty(target, c) ? 0.6 : 1 - 0.4 * Math.max(0, MOVEMENT[target.air] - MOVEMENT[c.airMovement]);
+  const missing = Math.max(0, MOVEMENT[target.air] - MOVEMENT[c.airMovement]);
+  return isDraughty(target, c) ? DRAUGHT_SCORE : 1 - STILLNESS_COSTS * missing;
 }
 
 function airFit(target: Target, c: Condition): FactorFit {
-  const gets = MOVEMENT[c.airMovement];
-  const wants = MOVEMENT[target.air];
-  const draughty = isDraughty(target, c);
   const score = airScore(target, c);
-  return reading('air', 'movement', score, score < 1 ? 'short' : 'fine', gets, wants, draughty ? 1 : 2);
+  return factorFit({
+    factor: 'air',
+    aspect: 'movement',
+    score,
+    severity: score < 1 ? 'short' : 'fine',
+    gets: MOVEMENT[c.airMovement],
+    wantsFrom: MOVEMENT[target.air],
+    wantsTo: isDraughty(target, c) ? MOVEMENT.gentle : MOVEMENT.brisk,
+  });
 }
 
 /** The whole of a month alone, as `fitMonth` gives it, for ranking hundreds of spots. */
