@@ -89,6 +89,23 @@ describe('opening', () => {
   });
 });
 
+it('shows the home that was opened last, whichever comes first', async () => {
+  const other = { ...smallHome, home: { ...smallHome.home, id: 'other' } };
+  let arrive: () => void = () => undefined;
+  const late = new Promise<void>((resolve) => (arrive = resolve));
+  serve({ 'GET /api/homes/h': kept(1), 'GET /api/homes/other': kept(1, other) });
+  const quick = globalThis.fetch;
+  globalThis.fetch = (async (address: string) => {
+    if (address.endsWith('/h')) await late;
+    return quick(address);
+  }) as typeof fetch;
+  const first = home().openHome('h');
+  await home().openHome('other');
+  arrive();
+  await first;
+  expect(home().facts?.home.id).toBe('other');
+});
+
 describe('changing', () => {
   beforeEach(() => useHome.setState({ status: 'ready', facts: smallHome, revision: 1, homes: [smallHome.home] }));
 

@@ -193,12 +193,14 @@ export const useHome = create<HomeState>()(
       load: () => loadHomes(set, get),
 
       async openHome(homeId) {
+        useSettings.getState().setHomeId(homeId);
         const home = await fetchHome(homeId);
+        // Another one was opened meanwhile: that one is shown.
+        if (useSettings.getState().homeId !== homeId) return;
         if (!home.ok) {
           set({ status: 'failed', failure: home.refusal.message });
           return;
         }
-        useSettings.getState().setHomeId(homeId);
         const { trial } = get();
         const { facts, revision } = home.value;
         set({ status: 'ready', failure: null, facts, revision, trial: trial?.homeId === homeId ? trial : null });

@@ -25,5 +25,5 @@ async function followed({ homeId, revision, isKept }: HomeEvent): Promise<void> 
   const { homes, status, follow, load } = useHome.getState();
   const isListed = homes.some((home) => home.id === homeId);
   if (status === 'none' || isListed !== isKept) await load();
-  else await follow(homeId, revision);
+  else if (isKept) await follow(homeId, revision);
 }
