@@ -93,7 +93,8 @@ function Elsewhere({ item, form, facts, initial }: ElsewhereGiven) {
   if (theirs === undefined) return null;
   const word = item.choices?.(facts, { ...initial }).find((choice) => choice.value === theirs)?.word;
   const unit = unitOf(item, units);
-  const now = `${word ?? (theirs || 'nothing')}${word === undefined && theirs && unit ? ` ${unit}` : ''}`;
+  const typed = item.kind === 'text' ? `“${theirs}”` : theirs;
+  const now = `${word ?? (theirs ? typed : 'nothing')}${word === undefined && theirs && unit ? ` ${unit}` : ''}`;
   return (
     <View role="status" style={{ gap: SPACE.xs }}>
       <Small style={{ color: danger }}>{`! Changed elsewhere meanwhile: it is ${now} now. Yours is kept here.`}</Small>

@@ -18,7 +18,7 @@ export function WashLegend({ heightM }: { readonly heightM: number }) {
         </View>
       ))}
       <Small>
-        mol a day and more, {Math.round(heightM * 100)} cm above the floor; below {WASH_STEPS[0]} no wash is drawn
+        mol a day and more, {Math.round(heightM * 100)} cm above the floor; below {WASH_STEPS[0]} nothing is drawn
       </Small>
     </View>
   );

@@ -116,6 +116,9 @@ function Places({ path }: { readonly path: string }) {
           right: wide ? undefined : SPACE.s,
           top: wide ? undefined : -26,
           bottom: wide ? SPACE.m : undefined,
+          // It may lie over what is on screen.
+          backgroundColor: wide ? ink.sheet : ink.paper,
+          paddingHorizontal: SPACE.xs,
         }}
       >
         {working === 'yes' ? (
