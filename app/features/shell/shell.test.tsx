@@ -1,7 +1,8 @@
 /** The frame round every screen: the way about, what is tried, what just happened, a home that cannot be reached. */
 import { patch } from '@dulvan/core';
-import { act, fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { useHome } from '../../state/home';
+import { useVerdictsStore } from '../../state/verdicts';
 import { caught, open, settled, showHome } from '../../testing/shown-home';
 import { Shell } from './shell';
 
@@ -10,14 +11,22 @@ beforeEach(() => {
   useHome.setState({ load: () => Promise.resolve() });
 });
 
-it('leads to all places by name', async () => {
+/** Lets the answers to what is on screen arrive. */
+const answered = () => waitFor(() => expect(useVerdictsStore.getState().working).toBe('no'), { timeout: 30_000 });
+
+async function openShell(): Promise<void> {
   await open(<Shell />);
+  await answered();
+}
+
+it('leads to all places by name', async () => {
+  await openShell();
   for (const word of ['Today', 'Rooms', 'Plants', 'Catalogue', 'Place', 'Settings'])
     expect(screen.getByLabelText(word)).toBeTruthy();
 });
 
 it('shows what is tried until it is kept, and then stores it', async () => {
-  await open(<Shell />);
+  await openShell();
   act(() =>
     useHome
       .getState()
@@ -30,14 +39,16 @@ it('shows what is tried until it is kept, and then stores it', async () => {
   await settled();
   expect(caught[0]).toMatchObject({ summary: 'Window: net' });
   expect(useHome.getState().trial).toBeNull();
+  await answered();
 });
 
 it('puts a trial back without storing anything', async () => {
-  await open(<Shell />);
+  await openShell();
   act(() => useHome.getState().tryOut('A try', []));
   fireEvent.press(screen.getByLabelText('Put back'));
   expect(screen.queryByText('A try')).toBeNull();
   expect(caught).toEqual([]);
+  await answered();
 });
 
 it('offers to take back what just happened, and can be closed', async () => {
@@ -46,7 +57,7 @@ it('offers to take back what just happened, and can be closed', async () => {
     undo: (entries) => Promise.resolve(undone.push(entries)).then(() => null),
     notice: { text: 'Moved it', undo: [{ homeId: 'h', entryId: 'e' }] },
   });
-  await open(<Shell />);
+  await openShell();
   fireEvent.press(screen.getByLabelText('Undo'));
   await settled();
   expect(undone).toEqual([[{ homeId: 'h', entryId: 'e' }]]);
@@ -61,7 +72,7 @@ it('says why the home cannot be opened, and tries again', async () => {
     failure: 'The server cannot be reached.',
     load: () => Promise.resolve(void tries++),
   });
-  await open(<Shell />);
+  await openShell();
   expect(screen.getByText('The server cannot be reached.')).toBeTruthy();
   const before = tries;
   fireEvent.press(screen.getByLabelText('Try again'));
