@@ -1,7 +1,7 @@
 /** The catalogue on screen: chosen by need, corrected, set side by side, known without a label. */
 import { knowledge, taxa } from '@dulvan/catalogue';
 import { knownPlant } from '@dulvan/core';
-import { fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, screen } from '@testing-library/react-native';
 import { useDrafts } from '../../state/drafts';
 import { useHome } from '../../state/home';
 import { useSettings } from '../../state/settings';
@@ -245,6 +245,6 @@ describe('figures in words', () => {
     fireEvent.press(screen.getByLabelText('Keep this figure'));
     await settled();
     expect(entryPut<{ value: number }>().value).toBeCloseTo(5, 6);
-    useSettings.setState({ units: metric });
+    act(() => useSettings.setState({ units: metric }));
   });
 });
