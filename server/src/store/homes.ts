@@ -13,32 +13,29 @@ import {
   applied,
   changesBetween,
   conflictsOf,
-  drop,
   effectOf,
   entryOf,
   idOf,
-  patch,
   problemsOf,
-  put,
   reversalOf,
   unknownIn,
   type Change,
-  type ChangeList,
   type Conflict,
   type EntryChange,
-  type EntryOf,
   type FactKey,
   type Home,
   type HomeFacts,
   type Knowledge,
 } from '@dulvan/core';
-import { and, asc, desc, eq, exists, gt, lt, sql } from 'drizzle-orm';
+import { and, desc, eq, exists, lt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Reader, Writer } from './database';
 import { missingFile } from './files';
+import { effectsSince, entryOfRow, entryRow, isTakenBack, statesOf, toldChanges } from './journal';
 import { readFacts, revisionOf, writeEffect, writeEntry } from './parts';
 import { noSuchHome, refuse } from './refused';
-import { facts as factRows, journal, journalChanges, requests } from './schema';
+import { remember, requestMade } from './requests';
+import { facts as factRows, journal, journalChanges } from './schema';
 
 /** A home as it is held: null facts for one that is not there, or not any more. */
 interface Held {
@@ -58,9 +55,6 @@ export interface Written<T> {
   readonly homeId: string;
   readonly held: Held;
 }
-
-/** Longer histories than this are told by the whole home. */
-const MOST_CHANGES_TOLD = 2000;
 
 /** A plant cannot have arrived, nor a reading been taken, later than this from now. */
 const CLOCK_SLACK_MS = 36 * 3_600_000;
@@ -343,94 +337,4 @@ function conflictsSince(
   if (base > revision) throw refuse(409, 'This home is older than what you saw of it. Reload the page.');
   if (base === revision) return conflictsOf(facts, changes, []);
   return conflictsOf(facts, changes, effectsSince(reader, homeId, base));
-}
-
-function effectsSince(reader: Reader, homeId: string, since: number, limit?: number): EntryChange[] {
-  const query = reader
-    .select({
-      list: journalChanges.list,
-      id: journalChanges.id,
-      before: journalChanges.before,
-      after: journalChanges.after,
-    })
-    .from(journalChanges)
-    .innerJoin(journal, eq(journal.sequence, journalChanges.sequence))
-    .where(and(eq(journal.homeId, homeId), gt(journal.revision, since)))
-    .orderBy(asc(journal.revision), asc(journalChanges.place));
-  return limit === undefined ? query.all() : query.limit(limit).all();
-}
-
-/** The changes that bring a home of an earlier revision to the present one; null for too many. */
-function toldChanges(
-  reader: Reader,
-  homeId: string,
-  facts: HomeFacts,
-  { since, revision }: { readonly since: number; readonly revision: number },
-): Change[] | null {
-  if (since === revision) return [];
-  if (since > revision || since === 0) return null;
-  const effects = effectsSince(reader, homeId, since, MOST_CHANGES_TOLD + 1);
-  if (effects.length > MOST_CHANGES_TOLD) return null;
-  const touched = new Map<string, { list: ChangeList; id: string; fields: Set<string> | 'whole' }>();
-  for (const { list, id, before, after } of effects) {
-    const key = `${list}/${id}`;
-    const known = touched.get(key);
-    if (!before || !after || known?.fields === 'whole') touched.set(key, { list, id, fields: 'whole' });
-    else touched.set(key, { list, id, fields: new Set([...(known?.fields ?? []), ...Object.keys(after)]) });
-  }
-  return [...touched.values()].map(({ list, id, fields }) => {
-    const entry = entryOf(facts, list, id);
-    if (!entry) return drop(list, id);
-    if (fields === 'whole') return put(list, entry as unknown as EntryOf<ChangeList>);
-    return patch(list, id, Object.fromEntries([...fields].map((field) => [field, entry[field]])));
-  });
-}
-
-type EntryRow = typeof journal.$inferSelect;
-
-const entryOfRow = ({ sequence: _sequence, ...entry }: EntryRow): JournalEntry => entry;
-
-function entryRow(reader: Reader, homeId: string, entryId: string): EntryRow {
-  const row = reader
-    .select()
-    .from(journal)
-    .where(and(eq(journal.id, entryId), eq(journal.homeId, homeId)))
-    .get();
-  if (!row) throw refuse(404, 'There is no such change to take back.');
-  return row;
-}
-
-function statesOf(reader: Reader, sequence: number): EntryChange[] {
-  return reader
-    .select({
-      list: journalChanges.list,
-      id: journalChanges.id,
-      before: journalChanges.before,
-      after: journalChanges.after,
-    })
-    .from(journalChanges)
-    .where(eq(journalChanges.sequence, sequence))
-    .orderBy(asc(journalChanges.place))
-    .all();
-}
-
-/** Whether an entry has been taken back, and that has not been taken back in its turn. */
-function isTakenBack(reader: Reader, entryId: string): boolean {
-  const undos = reader.select({ id: journal.id }).from(journal).where(eq(journal.undoes, entryId)).all();
-  return undos.some(({ id }) => !isTakenBack(reader, id));
-}
-
-/** Remembers that a request was carried out. */
-export function remember(writer: Writer, homeId: string, key: string, at: number, made: readonly string[]): void {
-  writer.insert(requests).values({ homeId, key, at, made }).run();
-}
-
-/** What a request made that was carried out already; null for one that was not. */
-export function requestMade(reader: Reader, homeId: string, key: string): readonly string[] | null {
-  const row = reader
-    .select({ made: requests.made })
-    .from(requests)
-    .where(and(eq(requests.homeId, homeId), eq(requests.key, key)))
-    .get();
-  return row?.made ?? null;
 }

@@ -22,10 +22,11 @@ import { EventEmitter } from 'node:events';
 import { keepAnswer, keptAnswer, type AnswerKey } from './answers';
 import { connect, inTransaction, type Connection, type Reader, type Writer } from './database';
 import { addFile, fileContent, fileList } from './files';
-import { Homes, remember, requestMade, type Written } from './homes';
+import { Homes, type Written } from './homes';
 import { isItself, revisionOf, writePart } from './parts';
 import { allRecords, appendRecords, recordPage, recordsById, withdrawRecord } from './records';
 import { refuse } from './refused';
+import { remember, requestMade } from './requests';
 import { journal, journalChanges, requests } from './schema';
 import { addSeries, allSamples, appendSamples, listSeries, samplesBetween, type Range } from './series';
 
