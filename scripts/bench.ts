@@ -10,7 +10,6 @@ import { Worker as NodeWorker } from 'node:worker_threads';
 import { sailLoft } from '../server/src/demo/sail-loft';
 import misspellings from '../catalogue/src/misspellings.fixture.json';
 import type { Figure } from './bench-engine';
-import { benchPhone } from './bench-phone';
 import { benchStore } from './bench-store';
 import { curtained } from './bench-home';
 import { CHROMIUM_LAUNCH } from './chromium';
@@ -212,7 +211,6 @@ async function main(): Promise<void> {
   benchAnswers();
   benchSearch();
   await benchStore(line);
-  await benchPhone(line);
   line('\npace of the machine at the end', pace());
 }
 
