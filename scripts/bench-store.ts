@@ -2,8 +2,8 @@
 import type { NewRecord } from '@dulvan/contract';
 import { knowledge } from '@dulvan/catalogue';
 import { patch, type HomeFacts } from '@dulvan/core';
-import { readBundle, type BundlePart } from '@dulvan/formats';
-import { createReadStream, createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
+import { readBundle, type BundlePart } from '@dulvan/formats/bundle';
+import { createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Readable } from 'node:stream';
@@ -191,7 +191,7 @@ async function benchBundle(store: Store, folder: string, tell: Tell): Promise<vo
   most = 0;
   const beforeImport = process.memoryUsage().rss;
   began = performance.now();
-  await other.import(readBundle(() => createReadStream(file)));
+  await other.import(readBundle(file));
   tell('imported into an empty store', performance.now() - began);
   megabytes('  more memory than before, at most', Math.max(0, most - beforeImport));
   clearInterval(watch);

@@ -2,7 +2,6 @@
 import fc from 'fast-check';
 import { readIntensities, readWeatherHours, writeIntensities, writeWeatherHours } from './attachments';
 import { LineCutter } from './lines';
-import { unzipped, zipped } from './zip';
 
 const irradiance = fc.nat(1400);
 const hour = fc.record({ global: irradiance, dni: irradiance, dhi: irradiance });
@@ -66,25 +65,5 @@ it('lines are cut the same wherever their bytes come apart', () => {
       const wanted = lines.map((text, i) => ({ text, line: i + 1 })).filter(({ text }) => text !== '');
       expect(cut).toEqual(wanted);
     }),
-  );
-});
-
-it('zips give back what was put in, packed or not, in whatever pieces', async () => {
-  const content = fc.array(fc.uint8Array({ maxLength: 300 }), { maxLength: 4 });
-  await fc.assert(
-    fc.asyncProperty(content, fc.constantFrom('deflate', 'store'), fc.nat(400), async (pieces, packing, size) => {
-      const out: Record<string, number[]> = { 'a.bin': [], 'b.bin': [] };
-      const files = Object.keys(out).map((path) => ({ path, packing, content: pieces }) as const);
-      const bytes: number[] = [];
-      for await (const piece of zipped(files)) bytes.push(...piece);
-      async function* again() {
-        for (let at = 0; at < bytes.length; at += size + 1)
-          yield await Promise.resolve(Uint8Array.from(bytes.slice(at, at + size + 1)));
-      }
-      for await (const { path, bytes: piece } of unzipped(again(), () => true)) out[path]!.push(...piece);
-      const wanted = pieces.flatMap((piece) => [...piece]);
-      expect(out).toEqual({ 'a.bin': wanted, 'b.bin': wanted });
-    }),
-    { numRuns: 60 },
   );
 });

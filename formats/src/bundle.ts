@@ -22,7 +22,7 @@ import { problemsOf, type EntryChange, type HomeFacts } from '@dulvan/core';
 import { z } from 'zod';
 import { LineCutter } from './lines';
 import { Broken } from './parsed';
-import { BrokenZip, unzipped, zipped, type ZipEntry, type ZipPiece } from './zip';
+import { BrokenZip, unzipped, zipped, type ZipEntry, type ZipPiece, type ZipSource } from './zip';
 
 /** A journal entry with the states it changed. */
 export type BundledEntry = JournalEntry & { readonly changes: readonly EntryChange[] };
@@ -85,6 +85,10 @@ function* csvLines(batches: Iterable<BundledSamples>): Generator<Uint8Array> {
   }
 }
 
+function* lazily(content: () => Uint8Array): Generator<Uint8Array> {
+  yield content();
+}
+
 function* entriesOf(exportedAt: string, homes: readonly BundledHome[]): Generator<ZipEntry> {
   const manifest: Manifest = {
     format: BUNDLE_FORMAT,
@@ -105,7 +109,7 @@ function* entriesOf(exportedAt: string, homes: readonly BundledHome[]): Generato
     for (const { key, kind, content } of files) {
       const { ending, mediaType } = FILE_KINDS[kind];
       const packing = mediaType.startsWith('image/') ? 'store' : 'deflate';
-      yield { path: bundlePaths.file(id, key, ending), packing, content: [content()] };
+      yield { path: bundlePaths.file(id, key, ending), packing, content: lazily(content) };
     }
   }
 }
@@ -325,32 +329,32 @@ export function versionMessage(version: unknown): string {
 const isFirst = (path: string) => path === bundlePaths.manifest || /\/(facts\.json|series\.ndjson)$/.test(path);
 
 /**
- * The parts of a bundle, what comes first in front. Reads it twice.
- * @param open gives its bytes from the beginning, each time anew
+ * The parts of a bundle, what comes first in front.
  * @throws BundleRefused with the file, the line and the reason
  */
-export async function* readBundle(open: () => AsyncIterable<Uint8Array>): AsyncGenerator<BundlePart> {
-  let manifests = 0;
-  for await (const part of partsOf(open(), isFirst)) {
-    if (part.what === 'manifest') manifests += 1;
+export async function* readBundle(source: ZipSource): AsyncGenerator<BundlePart> {
+  let manifest: Manifest | null = null;
+  const found = new Set<string>();
+  for await (const part of partsOf(source, isFirst)) {
+    if (part.what === 'manifest') manifest = part.manifest;
+    if (part.what === 'facts') found.add(part.homeId);
     yield part;
   }
-  if (manifests !== 1) {
+  if (!manifest) {
     throw new BundleRefused(
       `This is not a Dulvan bundle: a file ${bundlePaths.manifest} is missing. Nothing was changed.`,
     );
   }
-  yield* partsOf(open(), (path) => !isFirst(path));
+  const missing = manifest.homes.find(({ id }) => !found.has(id));
+  if (missing) throw new BundleRefused(`A file ${bundlePaths.facts(missing.id)} is missing. Nothing was changed.`);
+  yield* partsOf(source, (path) => !isFirst(path));
 }
 
-async function* partsOf(
-  bytes: AsyncIterable<Uint8Array>,
-  wanted: (path: string) => boolean,
-): AsyncGenerator<BundlePart> {
+async function* partsOf(source: ZipSource, wanted: (path: string) => boolean): AsyncGenerator<BundlePart> {
   const readers = new Map<string, FileReader>();
   const seen = new Set<string>();
   try {
-    for await (const piece of unzipped(bytes, (path) => wanted(path) && readerFor(path) !== null)) {
+    for await (const piece of unzipped(source, (path) => wanted(path) && readerFor(path) !== null)) {
       let reader = readers.get(piece.path);
       if (!reader) {
         if (seen.has(piece.path)) throw new BundleRefused(`${piece.path} is there twice. Nothing was changed.`);

@@ -1,6 +1,5 @@
+/** Formats that are read anywhere. Bundles, which need Node.js, are '@dulvan/formats/bundle' and '/earlier-bundle'. */
 export * from './attachments';
-export * from './bundle';
-export * from './earlier-bundle';
 export * from './own-knowledge';
 export * from './epw';
 export * from './eulumdat';

@@ -1,5 +1,8 @@
-/** Zips written and read as streams: neither a whole zip nor a whole entry need be in memory. */
-import { Unzip, UnzipInflate, UnzipPassThrough, Zip, ZipDeflate, ZipPassThrough, type UnzipFile } from 'fflate';
+/** Zips written and read piece by piece, on Node.js: neither a whole zip nor a whole entry need be in memory. */
+import { Readable } from 'node:stream';
+import { crc32 } from 'node:zlib';
+import { fromBufferPromise, openPromise, type Entry, type ZipFile as OpenZip } from 'yauzl';
+import { ZipFile } from 'yazl';
 
 /** A file on its way into a zip. */
 export interface ZipEntry {
@@ -12,33 +15,27 @@ export interface ZipEntry {
 /** Fast rather than smallest: it is read back on the same machine most of the time. */
 const DEFLATE_LEVEL = 5;
 
-const NOTHING = new Uint8Array(0);
-
-/** The bytes of a zip, made as they are asked for. */
-export async function* zipped(entries: Iterable<ZipEntry> | AsyncIterable<ZipEntry>): AsyncGenerator<Uint8Array> {
-  let ready: Uint8Array[] = [];
-  const zip = new Zip((error, bytes) => {
-    if (error) throw error;
-    ready.push(bytes);
-  });
-  const taken = () => {
-    const bytes = ready;
-    ready = [];
-    return bytes;
-  };
-  for await (const { path, packing, content } of entries) {
-    const file = packing === 'store' ? new ZipPassThrough(path) : new ZipDeflate(path, { level: DEFLATE_LEVEL });
-    zip.add(file);
-    for await (const piece of content) {
-      file.push(piece);
-      yield* taken();
-    }
-    file.push(NOTHING, true);
-    yield* taken();
+/** The bytes of a zip, made as they are asked for; the content of an entry is not touched before its turn. */
+export async function* zipped(entries: Iterable<ZipEntry>): AsyncGenerator<Uint8Array> {
+  const zip = new ZipFile();
+  const bytes = zip.outputStream as Readable;
+  let open: Readable | null = null;
+  const given = (content: ZipEntry['content']) =>
+    (open = Readable.from(content).once('error', (error) => bytes.destroy(error)));
+  for (const { path, packing, content } of entries) {
+    const compressionLevel = packing === 'store' ? 0 : DEFLATE_LEVEL;
+    zip.addReadStreamLazy(path, { compressionLevel }, (use) => use(null, given(content)));
   }
   zip.end();
-  yield* taken();
+  try {
+    yield* bytes as AsyncIterable<Uint8Array>;
+  } finally {
+    (open as Readable | null)?.destroy();
+  }
 }
+
+/** A zip that lies on disk under a path, or its bytes. */
+export type ZipSource = string | Uint8Array;
 
 /** A piece of a file that comes out of a zip. */
 export interface ZipPiece {
@@ -50,63 +47,73 @@ export interface ZipPiece {
 /** Something about a zip that is not as it should be, in words. */
 export class BrokenZip extends Error {}
 
+const NOTHING = new Uint8Array(0);
+
 /**
- * The files of a zip, piece by piece in the order in which they lie there.
+ * The files of a zip, piece by piece in the order of its table of contents; each is held to its length and its checksum.
  * @param wanted which files to unpack; the others are passed over
+ * @throws BrokenZip with the reason
  */
-export async function* unzipped(
-  bytes: AsyncIterable<Uint8Array>,
-  wanted: (path: string) => boolean,
-): AsyncGenerator<ZipPiece> {
-  let ready: ZipPiece[] = [];
-  let begun = 0;
-  let ended = 0;
-  const unzip = new Unzip((file: UnzipFile) => {
-    if (!wanted(file.name)) return;
-    begun += 1;
-    file.ondata = (error, piece, final) => {
-      if (error) throw new BrokenZip(`${file.name} cannot be unpacked: ${error.message}.`);
-      if (final) ended += 1;
-      ready.push({ path: file.name, bytes: piece, place: final ? 'end' : 'middle' });
-    };
-    file.start();
-  });
-  unzip.register(UnzipInflate);
-  unzip.register(UnzipPassThrough);
-  let tail: Uint8Array = NOTHING;
-  for await (const piece of bytes) {
-    tail = lastOf(tail, piece);
-    pushed(unzip, piece, false);
-    yield* ready;
-    ready = [];
-  }
-  pushed(unzip, NOTHING, true);
-  yield* ready;
-  if (ended < begun || !hasEnd(tail)) throw new BrokenZip('The zip ends before its last file does.');
-}
-
-/** A zip ends with a list of its files, and that with this mark and at most so many bytes. */
-const END_MARK = [0x50, 0x4b, 0x05, 0x06];
-const LONGEST_END = 22 + 65_535;
-
-function lastOf(tail: Uint8Array, piece: Uint8Array): Uint8Array {
-  if (piece.length >= LONGEST_END) return piece.slice(-LONGEST_END);
-  const kept = tail.subarray(Math.max(0, tail.length + piece.length - LONGEST_END));
-  const both = new Uint8Array(kept.length + piece.length);
-  both.set(kept);
-  both.set(piece, kept.length);
-  return both;
-}
-
-/** Without it files may be missing, even where the last one that came is whole. */
-const hasEnd = (tail: Uint8Array) =>
-  tail.some((_byte, at) => at + 22 <= tail.length && END_MARK.every((mark, i) => tail[at + i] === mark));
-
-function pushed(unzip: Unzip, piece: Uint8Array, final: boolean): void {
+export async function* unzipped(source: ZipSource, wanted: (path: string) => boolean): AsyncGenerator<ZipPiece> {
+  const zip = await opened(source);
   try {
-    unzip.push(piece, final);
-  } catch (error) {
-    if (error instanceof BrokenZip) throw error;
-    throw new BrokenZip(`The zip is broken: ${error instanceof Error ? error.message : String(error)}.`);
+    for await (const entry of orBroken(zip.eachEntry(), 'The zip is broken')) {
+      await mustBeNamedTwice(zip, entry);
+      if (wanted(entry.fileName)) yield* piecesOf(zip, entry);
+    }
+  } finally {
+    zip.close();
   }
 }
+
+function opened(source: ZipSource): Promise<OpenZip> {
+  const options = { lazyEntries: true, autoClose: false, strictFileNames: true } as const;
+  const open = () =>
+    typeof source === 'string'
+      ? openPromise(source, options)
+      : fromBufferPromise(Buffer.from(source.buffer, source.byteOffset, source.length), options);
+  return orBrokenBy(open, 'The zip is broken or not whole');
+}
+
+/** The name of a file stands in front of it and in the table of contents. Where they differ, it would be taken for another. */
+async function mustBeNamedTwice(zip: OpenZip, entry: Entry): Promise<void> {
+  const header = await orBrokenBy(() => zip.readLocalFileHeaderPromise(entry), 'The zip is broken');
+  if (!header.fileName.equals(entry.fileNameRaw)) {
+    throw new BrokenZip(`The zip is broken: ${entry.fileName} has another name in its table of contents.`);
+  }
+}
+
+async function* piecesOf(zip: OpenZip, entry: Entry): AsyncGenerator<ZipPiece> {
+  const path = entry.fileName;
+  const failing = `${path} cannot be unpacked`;
+  let sum = 0;
+  const stream = await orBrokenBy(() => zip.openReadStreamPromise(entry), failing);
+  for await (const bytes of orBroken(stream as AsyncIterable<Uint8Array>, failing)) {
+    sum = crc32(bytes, sum);
+    yield { path, bytes, place: 'middle' };
+  }
+  if (sum !== entry.crc32) throw new BrokenZip(`${failing}: its checksum is another.`);
+  yield { path, bytes: NOTHING, place: 'end' };
+}
+
+async function orBrokenBy<T>(work: () => Promise<T>, failing: string): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    throw brokenBy(error, failing);
+  }
+}
+
+/** What a source gives; where it fails, in words. What the taker throws is not the source's. */
+async function* orBroken<T>(source: AsyncIterable<T>, failing: string): AsyncGenerator<T> {
+  const iterator = source[Symbol.asyncIterator]();
+  const next = () => orBrokenBy(() => iterator.next(), failing);
+  try {
+    for (let step = await next(); !step.done; step = await next()) yield step.value;
+  } finally {
+    await iterator.return?.();
+  }
+}
+
+const brokenBy = (error: unknown, failing: string) =>
+  new BrokenZip(`${failing}: ${error instanceof Error ? error.message : String(error)}.`);

@@ -1,6 +1,6 @@
 /** The demo as the parts of a bundle, as if a grower had imported it. */
 import { BUNDLE_FORMAT, BUNDLE_VERSION } from '@dulvan/contract';
-import type { BundlePart } from '@dulvan/formats';
+import type { BundlePart } from '@dulvan/formats/bundle';
 import { backRoom } from './back-room';
 import { sailLoft } from './sail-loft';
 

@@ -1,6 +1,6 @@
-/** A bundle on its way in: kept on disk while it comes, so that it need not fit in memory and can be read twice. */
-import { BundleRefused, EARLIER_BUNDLE_LIMIT, earlierBundleParts, readBundle, type BundlePart } from '@dulvan/formats';
-import { createReadStream } from 'node:fs';
+/** A bundle on its way in: kept on disk while it comes, so that it need not fit in memory. */
+import { BundleRefused, readBundle, type BundlePart } from '@dulvan/formats/bundle';
+import { EARLIER_BUNDLE_LIMIT, earlierBundleParts } from '@dulvan/formats/earlier-bundle';
 import { mkdtemp, open, readFile, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -15,7 +15,6 @@ export interface Upload {
 }
 
 const ZIP = [0x50, 0x4b];
-const PIECE = 64 * 1024;
 
 /** Takes a request's body to disk. */
 export async function readUpload(body: ReadableStream<Uint8Array> | null, limit: number): Promise<Upload> {
@@ -26,7 +25,7 @@ export async function readUpload(body: ReadableStream<Uint8Array> | null, limit:
     const start = await spool(body, file, limit);
     const isZip = ZIP.every((byte, i) => start[i] === byte);
     return {
-      parts: () => (isZip ? readBundle(() => createReadStream(file, { highWaterMark: PIECE })) : earlier(file)),
+      parts: () => (isZip ? readBundle(file) : earlier(file)),
       remove,
     };
   } catch (error) {

@@ -45,3 +45,11 @@ export function inTransaction<T>({ client, database }: Connection, work: (writer
     throw error;
   }
 }
+
+/** Rows that one INSERT takes: its parameters stay far below SQLite's 32,766. */
+const ROWS_AT_ONCE = 500;
+
+/** Rows in batches of what one INSERT takes; none for no rows, since an INSERT of nothing is none. */
+export function* batchesOf<T>(rows: readonly T[]): Generator<T[]> {
+  for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) yield rows.slice(i, i + ROWS_AT_ONCE);
+}

@@ -1,6 +1,6 @@
 /** Moves what the tables of earlier versions held into today's: facts, journal, notes, weather hours and lamps' intensities. */
 import { FACT_LISTS, type FactList } from '@dulvan/core';
-import { earlierParts } from '@dulvan/formats';
+import { earlierParts } from '@dulvan/formats/earlier-bundle';
 import { inTransaction, type Connection } from './database';
 import { contentKey } from './files';
 import { writeParts } from './parts';

@@ -1,8 +1,8 @@
 /** Writes the parts of a bundle, and what earlier versions kept, straight into the tables. */
-import type { BundlePart, BundledEntry } from '@dulvan/formats';
+import type { BundlePart, BundledEntry } from '@dulvan/formats/bundle';
 import { FACT_LISTS, type ChangeList, type Entry, type EntryChange, type HomeFacts } from '@dulvan/core';
 import { and, eq, max } from 'drizzle-orm';
-import type { Reader, Writer } from './database';
+import { batchesOf, type Reader, type Writer } from './database';
 import { contentKey } from './files';
 import { importRecords } from './records';
 import { facts as factRows, files, journal, journalChanges } from './schema';
@@ -63,25 +63,18 @@ export function readFacts(reader: Reader, homeId: string): HomeFacts | null {
 /** Adds an entry to the journal with what it did, and answers its place there. */
 export function writeEntry(writer: Writer, { changes, ...entry }: BundledEntry): void {
   const { sequence } = writer.insert(journal).values(entry).returning({ sequence: journal.sequence }).get();
-  changes.forEach((change, place) =>
-    writer
-      .insert(journalChanges)
-      .values({ ...change, sequence, place })
-      .run(),
-  );
+  const rows = changes.map((change, place) => ({ ...change, sequence, place }));
+  for (const batch of batchesOf(rows)) writer.insert(journalChanges).values(batch).run();
 }
 
 /** Writes facts whole, as the rows of a home that is not there yet. */
 function writeFacts(writer: Writer, homeId: string, facts: HomeFacts): void {
-  const insert = (list: ChangeList, entry: object) => {
+  const row = (list: ChangeList, entry: object) => {
     const body = entry as Readonly<Record<string, unknown>>;
-    writer
-      .insert(factRows)
-      .values({ homeId, list, id: String(body.id), body })
-      .run();
+    return { homeId, list, id: String(body.id), body };
   };
-  insert('home', facts.home);
-  for (const list of FACT_LISTS) for (const entry of facts[list]) insert(list, entry);
+  const rows = FACT_LISTS.flatMap((list) => facts[list].map((entry) => row(list, entry)));
+  for (const batch of batchesOf([row('home', facts.home), ...rows])) writer.insert(factRows).values(batch).run();
 }
 
 /** Entries of another Dulvan's journal that are not here yet, after those that are; an undo of what was undone stays a change. */

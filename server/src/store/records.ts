@@ -3,7 +3,7 @@ import type { HomeRecord, NewRecord, RecordQuery } from '@dulvan/contract';
 import { PAGE_LIMIT } from '@dulvan/contract';
 import { and, asc, desc, eq, gt, gte, isNull, lt, lte, or, type SQL } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
-import type { Reader, Writer } from './database';
+import { batchesOf, type Reader, type Writer } from './database';
 import { refuse } from './refused';
 import { records } from './schema';
 
@@ -13,10 +13,17 @@ const recordOf = ({ sequence: _sequence, homeId: _home, ...record }: Row) => rec
 
 /** Appends records that have been checked. */
 export function appendRecords(writer: Writer, homeId: string, given: readonly NewRecord[], now: number): HomeRecord[] {
-  return given.map((record) => {
-    const row = { ...record, id: randomUUID(), homeId, writtenAt: now };
-    return recordOf(writer.insert(records).values(row).returning().get());
-  });
+  const made = given.map((record): HomeRecord => ({
+    ...record,
+    id: randomUUID(),
+    writtenAt: now,
+    withdrawnAt: null,
+  }));
+  writer
+    .insert(records)
+    .values(made.map((record) => ({ ...record, homeId })))
+    .run();
+  return made;
 }
 
 /** Records by their keys, in the order in which they were written. */
@@ -95,10 +102,10 @@ export function* allRecords(reader: Reader, homeId: string): Generator<HomeRecor
 
 /** Puts in records as another Dulvan wrote them; those that are here already stay as they are. */
 export function importRecords(writer: Writer, homeId: string, given: readonly HomeRecord[]): void {
-  for (const record of given)
+  for (const rows of batchesOf(given))
     writer
       .insert(records)
-      .values({ ...record, homeId })
+      .values(rows.map((record) => ({ ...record, homeId })))
       .onConflictDoNothing()
       .run();
 }

@@ -35,8 +35,10 @@ export function unpackSamples(packed: Uint8Array, day: number): DaySamples {
   return { at: Array.from(steps, (step) => (time += step)), values: Array.from(values) };
 }
 
-/** What the samples of some time come to. */
-export interface Sum {
+/** What the samples of an hour come to. */
+export interface HourSum {
+  /** Beginning of the hour, UTC epoch milliseconds. */
+  readonly at: number;
   count: number;
   sum: number;
   least: number;
@@ -61,12 +63,16 @@ export function packHours({ at, values }: DaySamples, day: number): Buffer {
   return Buffer.from(numbers.buffer);
 }
 
-export function unpackHours(bytes: Uint8Array): Sum[] {
+/** The sums of those hours of a day that have samples, in their order. */
+export function unpackHours(bytes: Uint8Array, day: number): HourSum[] {
   const numbers = new Float64Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.length));
-  return Array.from({ length: HOURS }, (_, hour) => {
-    const [count, sum, least, most] = numbers.subarray(hour * NUMBERS, hour * NUMBERS + NUMBERS);
-    return { count: count!, sum: sum!, least: least!, most: most! };
-  });
+  const sums: HourSum[] = [];
+  for (let hour = 0, i = 0; hour < HOURS; hour++, i += NUMBERS) {
+    if (numbers[i] === 0) continue;
+    const at = day * DAY_MS + hour * HOUR_MS;
+    sums.push({ at, count: numbers[i]!, sum: numbers[i + 1]!, least: numbers[i + 2]!, most: numbers[i + 3]! });
+  }
+  return sums;
 }
 
 /** Two runs of samples as one, in order; at the same time the later run's value stands. */

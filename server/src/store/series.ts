@@ -20,7 +20,7 @@ import {
   unpackHours,
   unpackSamples,
   type DaySamples,
-  type Sum,
+  type HourSum,
 } from './samples';
 import { samples, series } from './schema';
 
@@ -169,24 +169,20 @@ function packedDays(reader: Reader, sequence: number, range: Range) {
     .all();
 }
 
-type TimedSum = Sum & { readonly at: number };
-
-function hourSums(reader: Reader, sequence: number, range: Range): TimedSum[] {
+function hourSums(reader: Reader, sequence: number, range: Range): HourSum[] {
   const rows = reader
     .select({ day: samples.day, hours: samples.hours })
     .from(samples)
     .where(inDays(sequence, range))
     .orderBy(asc(samples.day))
     .all();
-  return rows.flatMap(({ day, hours }) =>
-    unpackHours(hours)
-      .map((each, hour) => ({ ...each, at: day * DAY_MS + hour * HOUR_MS }))
-      .filter(({ count: held, at }) => held > 0 && at + HOUR_MS > range.from && at < range.to),
-  );
+  return rows
+    .flatMap(({ day, hours }) => unpackHours(hours, day))
+    .filter(({ at }) => at + HOUR_MS > range.from && at < range.to);
 }
 
-function daySums(hours: readonly TimedSum[], timeZone: string): TimedSum[] {
-  const days: TimedSum[] = [];
+function daySums(hours: readonly HourSum[], timeZone: string): HourSum[] {
+  const days: HourSum[] = [];
   let endsAt = -Infinity;
   for (const hour of hours) {
     const middle = hour.at + HOUR_MS / 2;
@@ -205,7 +201,7 @@ function daySums(hours: readonly TimedSum[], timeZone: string): TimedSum[] {
   return days;
 }
 
-const rowsOf = (sums: readonly TimedSum[]) =>
+const rowsOf = (sums: readonly HourSum[]) =>
   numbersOf(
     sums.map(({ at, count: held, sum: all, least, most }) => [at, held, all, least, most]),
     ROW_NUMBERS.hour,
@@ -213,7 +209,8 @@ const rowsOf = (sums: readonly TimedSum[]) =>
 
 function numbersOf(rows: readonly (readonly number[])[], width: number): Buffer {
   const bytes = Buffer.alloc(rows.length * width * 8);
-  rows.forEach((row, i) => row.forEach((value, j) => bytes.writeDoubleLE(value, (i * width + j) * 8)));
+  let at = 0;
+  for (const row of rows) for (const value of row) at = bytes.writeDoubleLE(value, at);
   return bytes;
 }
 

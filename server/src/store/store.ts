@@ -16,7 +16,7 @@ import type {
 } from '@dulvan/contract';
 import { MOST_HOMES } from '@dulvan/contract';
 import type { Change, EntryChange, Home, Knowledge } from '@dulvan/core';
-import { BundleRefused, writeBundle, type BundlePart, type BundledEntry } from '@dulvan/formats';
+import { BundleRefused, writeBundle, type BundlePart, type BundledEntry } from '@dulvan/formats/bundle';
 import { and, asc, eq, gt, lt } from 'drizzle-orm';
 import { EventEmitter } from 'node:events';
 import { keepAnswer, keptAnswer, type AnswerKey } from './answers';

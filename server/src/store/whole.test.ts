@@ -1,5 +1,6 @@
 /** Everything out and in again, while others write. */
-import { BundleRefused, readBundle, writeBundle, type BundlePart } from '@dulvan/formats';
+import { BundleRefused, readBundle, writeBundle, type BundlePart } from '@dulvan/formats/bundle';
+import { buffer } from 'node:stream/consumers';
 import { patch, put } from '@dulvan/core';
 import { demoParts } from '../demo/bundle';
 import { sailLoft } from '../demo/sail-loft';
@@ -12,17 +13,7 @@ beforeEach(async () => {
 });
 afterEach(() => kept.remove());
 
-async function bytesOf(bytes: AsyncIterable<Uint8Array>): Promise<Uint8Array[]> {
-  const pieces: Uint8Array[] = [];
-  for await (const piece of bytes) pieces.push(piece);
-  return pieces;
-}
-
-async function* given(pieces: readonly Uint8Array[]): AsyncGenerator<Uint8Array> {
-  for (const piece of pieces) yield await Promise.resolve(piece);
-}
-
-const imported = (store: Store, pieces: readonly Uint8Array[]) => store.import(readBundle(() => given(pieces)));
+const imported = (store: Store, bytes: Uint8Array) => store.import(readBundle(bytes));
 
 const SERIES = { id: 's', name: 'Shelf', quantity: 'temperature', roomId: null, spotId: null, plantId: null } as const;
 const PICTURE = new Uint8Array([0xff, 0xd8, 0xff, 1, 2, 3]);
@@ -43,12 +34,12 @@ async function filled(): Promise<void> {
 
 it('another Dulvan has the same after an import, and nothing twice after a second one', async () => {
   await filled();
-  const pieces = await bytesOf(kept.store.export());
+  const bytes = await buffer(kept.store.export());
   const other = await keptStore([]);
-  await imported(other.store, pieces);
+  await imported(other.store, bytes);
   expect(told(await other.restarted())).toEqual(told(kept.store));
   const before = other.store.home(HOME).revision;
-  await imported(other.store, pieces);
+  await imported(other.store, bytes);
   expect(other.store.home(HOME).revision).toBe(before);
   expect(told(other.store)).toEqual(told(kept.store));
   other.remove();
@@ -78,7 +69,7 @@ it('an export is of one moment, whatever is written while it goes out', async ()
   }
   expect(write).toBeGreaterThan(0);
   const other = await keptStore([]);
-  await imported(other.store, pieces);
+  await imported(other.store, Buffer.concat(pieces));
   expect(told(other.store)).toEqual(before);
   other.remove();
 });
@@ -86,10 +77,10 @@ it('an export is of one moment, whatever is written while it goes out', async ()
 it('a file whose content is not what its name says is refused, and nothing of the bundle is stored', async () => {
   const facts = { ...sailLoft, home: { ...sailLoft.home, name: 'Imported' } };
   const files = [{ key: 'b'.repeat(64), kind: 'jpeg' as const, content: () => PICTURE }];
-  const pieces = await bytesOf(
+  const bytes = await buffer(
     writeBundle(new Date(NOW).toISOString(), [{ facts, journal: [], records: [], series: [], files }]),
   );
-  expect((await refusal(() => imported(kept.store, pieces))).refusal.message).toMatch(/not what its name says/);
+  expect((await refusal(() => imported(kept.store, bytes))).refusal.message).toMatch(/not what its name says/);
   expect(kept.store.home(HOME)).toEqual({ revision: 1, facts: sailLoft });
 });
 
@@ -109,7 +100,7 @@ it('imports, on both sides, a change that was taken back twice', async () => {
   const undone = await kept.store.undo(HOME, [first.entry!.id], newKey());
   await kept.store.undo(HOME, [undone.entry!.id], newKey());
   const other = await keptStore([]);
-  await imported(other.store, await bytesOf(kept.store.export()));
+  await imported(other.store, await buffer(kept.store.export()));
   for (const { store } of [kept, other]) {
     const entries = store.journal(HOME, { limit: 9 });
     expect(entries.filter(({ kind }) => kind === 'undo')).toHaveLength(2);
