@@ -4,7 +4,7 @@ import { FONT, SPACE, TOUCH } from './theme';
 import { useInk } from './use-ink';
 import { MONTH_NAMES } from './months';
 
-interface ChoicesGiven {
+export interface ChoicesGiven {
   readonly label: string;
   readonly choices: readonly { readonly value: string; readonly word: string }[];
   readonly value: string;

@@ -6,7 +6,7 @@ import { FlatList, View } from 'react-native';
 import { useDrafts } from '../../state/drafts';
 import { useTaxa, useTaxonFinder } from '../../state/taxa';
 import { Button, RowLink, TextLink } from '../../ui/button';
-import { Choices, ManyChoices } from '../../ui/choices';
+import { Choices, ManyChoices, type ChoicesGiven } from '../../ui/choices';
 import { Field } from '../../ui/field';
 import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
@@ -21,114 +21,114 @@ const EVERYTHING = 5000;
 
 export function CatalogueScreen({ chosenId }: { readonly chosenId?: string }) {
   const wide = useIsWide();
+  const search = useSearch();
+  return (
+    <FlatList
+      data={search.rows}
+      keyExtractor={(taxon) => taxon.id}
+      style={{ flex: 1 }}
+      contentContainerStyle={{ padding: wide ? SPACE.l : SPACE.m, paddingBottom: SPACE.xl * 2 }}
+      initialNumToRender={14}
+      ListHeaderComponent={<Head search={search} />}
+      ListEmptyComponent={<Body>{nothingFound(search)}</Body>}
+      renderItem={({ item }) => <TaxonRow taxon={item} current={item.id === chosenId} />}
+    />
+  );
+}
+
+type Search = ReturnType<typeof useSearch>;
+
+/** What is typed and chosen, kept while other screens are open, and the taxa that answer it. */
+function useSearch() {
   const taxa = useTaxa();
   const finder = useTaxonFinder();
   const kept = useDrafts((state) => state.drafts[DRAFT]);
   const draft = useMemo(() => kept ?? {}, [kept]);
   const { put, drop } = useDrafts.getState();
-  const [filters, setFilters] = useState<'hidden' | 'shown'>('hidden');
   const text = draft.text ?? '';
   const filter = useMemo(() => filterOf(draft), [draft]);
   const rows = useMemo(() => {
     const found = text.trim() ? finder.find(text, EVERYTHING) : [...taxa].sort((p, q) => p.name.localeCompare(q.name));
     return found.filter((taxon) => suits(taxon, filter));
   }, [taxa, finder, text, filter]);
-  const set = (field: string, value: string) => put(DRAFT, { ...draft, [field]: value });
-  const filtered = Object.entries(draft).some(([field, value]) => field !== 'text' && value !== '' && value !== 'any');
+  return {
+    rows,
+    of: taxa.length,
+    draft,
+    text,
+    filter,
+    hasNeeds: Object.entries(draft).some(([field, value]) => field !== 'text' && value !== '' && value !== 'any'),
+    set: (field: string, value: string) => put(DRAFT, { ...draft, [field]: value }),
+    clearNeeds: () => (text ? put(DRAFT, { text }) : drop(DRAFT)),
+  };
+}
+
+function nothingFound({ text, hasNeeds }: Search): string {
+  if (!text.trim()) return 'No taxon needs just this. Widen one of the needs.';
+  const withNeeds = hasNeeds ? ' with these needs' : '';
+  return `Nothing comes near “${text.slice(0, 60)}”${withNeeds}. Try another name, or go by what you see: “It has no label”.`;
+}
+
+const HEAD_ROW = {
+  flexDirection: 'row',
+  justifyContent: 'space-between',
+  alignItems: 'center',
+  flexWrap: 'wrap',
+  gap: SPACE.s,
+} as const;
+
+function Head({ search }: { readonly search: Search }) {
+  const [needs, setNeeds] = useState<'hidden' | 'shown'>('hidden');
   return (
-    <FlatList
-      data={rows}
-      keyExtractor={(taxon) => taxon.id}
-      style={{ flex: 1 }}
-      contentContainerStyle={{ padding: wide ? SPACE.l : SPACE.m, paddingBottom: SPACE.xl * 2 }}
-      initialNumToRender={14}
-      ListHeaderComponent={
-        <View style={{ gap: SPACE.s, paddingBottom: SPACE.s }}>
-          <Title>Catalogue</Title>
-          <Field
-            label="Any name"
-            value={text}
-            onValue={(value) => set('text', value)}
-            help="Latin, common or old, spelt as you can."
-          />
-          <Row gap={SPACE.m}>
-            <TextLink href="/catalogue/no-label">It has no label</TextLink>
-            <TextLink href="/catalogue/knowledge">My own knowledge</TextLink>
-          </Row>
-          <View
-            style={{
-              flexDirection: 'row',
-              justifyContent: 'space-between',
-              alignItems: 'center',
-              flexWrap: 'wrap',
-              gap: SPACE.s,
-            }}
-          >
-            <Small testID="taxon-count">{`${rows.length} of ${taxa.length} taxa`}</Small>
-            <Row>
-              {filtered ? <Button onPress={() => (text ? put(DRAFT, { text }) : drop(DRAFT))}>Clear</Button> : null}
-              <Button onPress={() => setFilters(filters === 'shown' ? 'hidden' : 'shown')}>
-                {filters === 'shown' ? 'Hide needs' : 'Choose by need'}
-              </Button>
-            </Row>
-          </View>
-          {filters === 'shown' ? (
-            <View style={{ gap: SPACE.s }}>
-              <Strong>Thrives where it gets</Strong>
-              <Choices
-                label="Light on offer"
-                choices={LIGHT_OFFERS}
-                value={draft.light ?? 'any'}
-                onValue={(value) => set('light', value)}
-              />
-              <Choices
-                label="Humidity on offer"
-                choices={HUMIDITY_OFFERS}
-                value={draft.humidity ?? 'any'}
-                onValue={(value) => set('humidity', value)}
-              />
-              <Choices
-                label="Coldest night"
-                choices={NIGHT_OFFERS}
-                value={draft.night ?? 'any'}
-                onValue={(value) => set('night', value)}
-              />
-              <Choices
-                label="Full-grown height"
-                choices={HEIGHT_OFFERS}
-                value={draft.height ?? 'any'}
-                onValue={(value) => set('height', value)}
-              />
-              <Strong>No harm known to</Strong>
-              <ManyChoices
-                label="No harm known to"
-                choices={EATERS.map((eater) => ({ value: eater, word: EATER_WORD[eater] }))}
-                chosen={filter.harmless}
-                onChosen={(chosen) => set('harmless', chosen.join(','))}
-              />
-              <Strong>Group</Strong>
-              <Choices
-                label="Group"
-                choices={[
-                  { value: 'any', word: 'All groups' },
-                  ...groups.map(({ id, name }) => ({ value: id, word: name })),
-                ]}
-                value={draft.group ?? 'any'}
-                onValue={(value) => set('group', value)}
-              />
-            </View>
-          ) : null}
-        </View>
-      }
-      ListEmptyComponent={
-        <Body>
-          {text.trim()
-            ? `Nothing comes near “${text.slice(0, 60)}”${filtered ? ' with these needs' : ''}. Try another name, or go by what you see: “It has no label”.`
-            : 'No taxon needs just this. Widen one of the needs.'}
-        </Body>
-      }
-      renderItem={({ item }) => <TaxonRow taxon={item} current={item.id === chosenId} />}
-    />
+    <View style={{ gap: SPACE.s, paddingBottom: SPACE.s }}>
+      <Title>Catalogue</Title>
+      <Field
+        label="Any name"
+        value={search.text}
+        onValue={(value) => search.set('text', value)}
+        help="Latin, common or old, spelt as you can."
+      />
+      <Row gap={SPACE.m}>
+        <TextLink href="/catalogue/no-label">It has no label</TextLink>
+        <TextLink href="/catalogue/knowledge">My own knowledge</TextLink>
+      </Row>
+      <View style={HEAD_ROW}>
+        <Small testID="taxon-count">{`${search.rows.length} of ${search.of} taxa`}</Small>
+        <Row>
+          {search.hasNeeds ? <Button onPress={search.clearNeeds}>Clear</Button> : null}
+          <Button onPress={() => setNeeds(needs === 'shown' ? 'hidden' : 'shown')}>
+            {needs === 'shown' ? 'Hide needs' : 'Choose by need'}
+          </Button>
+        </Row>
+      </View>
+      {needs === 'shown' ? <Needs search={search} /> : null}
+    </View>
+  );
+}
+
+const GROUPS = [{ value: 'any', word: 'All groups' }, ...groups.map(({ id, name }) => ({ value: id, word: name }))];
+
+function Needs({ search: { draft, filter, set } }: { readonly search: Search }) {
+  const need = (label: string, field: string, choices: ChoicesGiven['choices']) => (
+    <Choices label={label} choices={choices} value={draft[field] ?? 'any'} onValue={(value) => set(field, value)} />
+  );
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Strong>Thrives where it gets</Strong>
+      {need('Light on offer', 'light', LIGHT_OFFERS)}
+      {need('Humidity on offer', 'humidity', HUMIDITY_OFFERS)}
+      {need('Coldest night', 'night', NIGHT_OFFERS)}
+      {need('Full-grown height', 'height', HEIGHT_OFFERS)}
+      <Strong>No harm known to</Strong>
+      <ManyChoices
+        label="No harm known to"
+        choices={EATERS.map((eater) => ({ value: eater, word: EATER_WORD[eater] }))}
+        chosen={filter.harmless}
+        onChosen={(chosen) => set('harmless', chosen.join(','))}
+      />
+      <Strong>Group</Strong>
+      {need('Group', 'group', GROUPS)}
+    </View>
   );
 }
 

@@ -51,9 +51,8 @@ function differs(key: Figure, p: Taxon, q: Taxon): boolean {
 }
 
 function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon }) {
-  const { line, accent } = useInk();
-  const units = useUnits();
   const twin = lookAlikes.find(({ one, other }) => [one, other].includes(first.id) && [one, other].includes(second.id));
+  const both = [first, second];
   return (
     <View style={{ gap: SPACE.m }}>
       {twin ? (
@@ -64,53 +63,12 @@ function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon
         </View>
       ) : null}
       <View role="table" aria-label={`${first.name} and ${second.name}`}>
-        <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
-          <View role="columnheader" style={{ flex: 3 }}>
-            <Small>◆ differs enough to matter</Small>
-          </View>
-          {[first, second].map((taxon) => (
-            <View key={taxon.id} role="columnheader" style={{ flex: 2 }}>
-              <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}>
-                {commonName(taxon)}
-              </TextLink>
-              <Small>{taxon.name}</Small>
-            </View>
-          ))}
-        </View>
-        {FIGURE_KEYS.map((key) => {
-          const apart = differs(key, first, second);
-          return (
-            <View
-              key={key}
-              role="row"
-              style={{
-                flexDirection: 'row',
-                gap: SPACE.s,
-                borderTopWidth: 1,
-                borderColor: line,
-                paddingVertical: SPACE.xs,
-                alignItems: 'center',
-              }}
-            >
-              <View role="rowheader" style={{ flex: 3 }}>
-                <Small
-                  style={apart ? { color: accent } : undefined}
-                >{`${apart ? '◆ ' : ''}${FIGURES[key].label}`}</Small>
-              </View>
-              {[first, second].map((taxon) => (
-                <View key={taxon.id} role="cell" style={{ flex: 2 }}>
-                  {apart ? (
-                    <Strong>{figureWords(key, figureOf(taxon, key), units)}</Strong>
-                  ) : (
-                    <Body>{figureWords(key, figureOf(taxon, key), units)}</Body>
-                  )}
-                </View>
-              ))}
-            </View>
-          );
-        })}
+        <Columns taxa={both} />
+        {FIGURE_KEYS.map((key) => (
+          <FigureRow key={key} figure={key} taxa={both} apart={differs(key, first, second)} />
+        ))}
       </View>
-      {[first, second].map((taxon) => (
+      {both.map((taxon) => (
         <View key={taxon.id} style={{ gap: SPACE.xs }}>
           <Strong>{commonName(taxon)}</Strong>
           <Body>{taxon.key}</Body>
@@ -120,6 +78,49 @@ function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon
       <Row>
         <Button onPress={() => router.setParams({ other: '' })}>Another one beside it</Button>
       </Row>
+    </View>
+  );
+}
+
+function Columns({ taxa }: { readonly taxa: readonly Taxon[] }) {
+  return (
+    <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
+      <View role="columnheader" style={{ flex: 3 }}>
+        <Small>◆ differs enough to matter</Small>
+      </View>
+      {taxa.map((taxon) => (
+        <View key={taxon.id} role="columnheader" style={{ flex: 2 }}>
+          <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}>
+            {commonName(taxon)}
+          </TextLink>
+          <Small>{taxon.name}</Small>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+interface FigureRowProps {
+  readonly figure: Figure;
+  readonly taxa: readonly Taxon[];
+  readonly apart: boolean;
+}
+
+function FigureRow({ figure, taxa, apart }: FigureRowProps) {
+  const { line, accent } = useInk();
+  const units = useUnits();
+  const Value = apart ? Strong : Body;
+  const edge = { borderTopWidth: 1, borderColor: line, paddingVertical: SPACE.xs, alignItems: 'center' } as const;
+  return (
+    <View role="row" style={[{ flexDirection: 'row', gap: SPACE.s }, edge]}>
+      <View role="rowheader" style={{ flex: 3 }}>
+        <Small style={apart ? { color: accent } : undefined}>{`${apart ? '◆ ' : ''}${FIGURES[figure].label}`}</Small>
+      </View>
+      {taxa.map((taxon) => (
+        <View key={taxon.id} role="cell" style={{ flex: 2 }}>
+          <Value>{figureWords(figure, figureOf(taxon, figure), units)}</Value>
+        </View>
+      ))}
     </View>
   );
 }

@@ -111,39 +111,12 @@ function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: 
 const SHOWN_REFUSALS = 8;
 
 function InAndOut({ facts }: { readonly facts: HomeFacts }) {
-  const { danger } = useInk();
-  const attempt = useHome((state) => state.attempt);
   const chooser = useRef<HTMLInputElement>(null);
-  const [refusals, setRefusals] = useState<readonly LineRefusal[]>([]);
-  const [message, setMessage] = useState<string | null>(null);
-  const take = async (text: string) => {
-    const parsed = readKnowledge(text, facts.home.id);
-    setRefusals(parsed.refusals);
-    const changes: Change[] = [
-      ...parsed.ownTaxa.map((own) => put('ownTaxa', own)),
-      ...parsed.corrections.map((correction) => put('corrections', correction)),
-    ];
-    if (changes.length === 0) {
-      setMessage('Nothing was taken in.');
-      return;
-    }
-    const refusal = await attempt(`Took in ${count(changes.length, 'line')} of own knowledge`, changes);
-    setMessage(
-      refusal
-        ? `Nothing was taken in. ${refusal.message}`
-        : `Took in ${count(changes.length, 'line')}${parsed.refusals.length > 0 ? `; left out ${count(parsed.refusals.length, 'line')}` : ''}.`,
-    );
-  };
+  const { refusals, message, take } = useTaking(facts);
   const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];
     event.target.value = '';
-    if (!file) return;
-    if (file.size > KNOWLEDGE_LIMIT * 2) {
-      setRefusals([]);
-      setMessage(`The file is larger than ${KNOWLEDGE_LIMIT / 1_000_000} MB.`);
-      return;
-    }
-    await take(await file.text());
+    if (file) await take(file);
   };
   return (
     <View style={{ gap: SPACE.s }}>
@@ -169,16 +142,49 @@ function InAndOut({ facts }: { readonly facts: HomeFacts }) {
           <Body>{message}</Body>
         </View>
       ) : null}
-      {refusals.length > 0 ? (
-        <View role="alert">
-          {refusals.slice(0, SHOWN_REFUSALS).map(({ line, reason }) => (
-            <Small key={`${line}${reason}`} style={{ color: danger }}>{`✕ Line ${line}: ${reason}`}</Small>
-          ))}
-          {refusals.length > SHOWN_REFUSALS ? (
-            <Small style={{ color: danger }}>{`and ${count(refusals.length - SHOWN_REFUSALS, 'more line')}`}</Small>
-          ) : null}
-        </View>
-      ) : null}
+      {refusals.length > 0 ? <Refusals refusals={refusals} /> : null}
+    </View>
+  );
+}
+
+/** Takes a file of own knowledge in, line by line, and tells what came of it. */
+function useTaking(facts: HomeFacts) {
+  const attempt = useHome((state) => state.attempt);
+  const [refusals, setRefusals] = useState<readonly LineRefusal[]>([]);
+  const [message, setMessage] = useState<string | null>(null);
+  const take = async (file: File) => {
+    setRefusals([]);
+    if (file.size > KNOWLEDGE_LIMIT * 2) {
+      setMessage(`The file is larger than ${KNOWLEDGE_LIMIT / 1_000_000} MB.`);
+      return;
+    }
+    const parsed = readKnowledge(await file.text(), facts.home.id);
+    setRefusals(parsed.refusals);
+    const changes: Change[] = [
+      ...parsed.ownTaxa.map((own) => put('ownTaxa', own)),
+      ...parsed.corrections.map((correction) => put('corrections', correction)),
+    ];
+    if (changes.length === 0) {
+      setMessage('Nothing was taken in.');
+      return;
+    }
+    const took = `Took in ${count(changes.length, 'line')}`;
+    const leftOut = parsed.refusals.length > 0 ? `; left out ${count(parsed.refusals.length, 'line')}` : '';
+    const refusal = await attempt(`${took} of own knowledge`, changes);
+    setMessage(refusal ? `Nothing was taken in. ${refusal.message}` : `${took}${leftOut}.`);
+  };
+  return { refusals, message, take };
+}
+
+function Refusals({ refusals }: { readonly refusals: readonly LineRefusal[] }) {
+  const { danger } = useInk();
+  const more = refusals.length - SHOWN_REFUSALS;
+  return (
+    <View role="alert">
+      {refusals.slice(0, SHOWN_REFUSALS).map(({ line, reason }) => (
+        <Small key={`${line}${reason}`} style={{ color: danger }}>{`✕ Line ${line}: ${reason}`}</Small>
+      ))}
+      {more > 0 ? <Small style={{ color: danger }}>{`and ${count(more, 'more line')}`}</Small> : null}
     </View>
   );
 }

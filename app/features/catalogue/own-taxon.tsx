@@ -1,5 +1,5 @@
 /** A taxon of the grower's own: named here, begun from the nearest taxon or group, taken out again. */
-import { ownTaxonSchema } from '@dulvan/contract';
+import { ownTaxonSchema, type Refusal } from '@dulvan/contract';
 import { groups, knowledge } from '@dulvan/catalogue';
 import { drop as dropFact, put as putFact, type HomeFacts, type OwnTaxon, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
@@ -41,8 +41,14 @@ export function OwnTaxonScreen({ taxonId }: { readonly taxonId: string | null })
   );
 }
 
-function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own: OwnTaxon | null }) {
-  const { danger } = useInk();
+interface OwnTaxonGiven {
+  readonly facts: HomeFacts;
+  /** Null for a new one. */
+  readonly own: OwnTaxon | null;
+}
+
+/** What is typed of an own taxon, kept until it is saved; what is wrong stands beside its field, what has no field under ''. */
+function useOwnTaxon({ facts, own }: OwnTaxonGiven) {
   const attempt = useHome((state) => state.attempt);
   const draftKey = `ownTaxa/${own?.id ?? 'new'}`;
   const draft = useDrafts((state) => state.drafts[draftKey]);
@@ -57,61 +63,44 @@ function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own:
     key: own?.key ?? '',
     ...draft,
   };
-  const set = (field: string) => (value: string) => put(draftKey, { ...values, [field]: value });
   const base = knowledge.taxon(values.basedOn);
   const save = async () => {
-    const parsed = ownTaxonSchema.safeParse({
-      id,
-      homeId: facts.home.id,
-      name: values.name,
-      common: listed(values.common),
-      synonyms: listed(values.synonyms),
-      basedOn: values.basedOn,
-      key: values.key,
-    });
+    const { common, synonyms, name, basedOn, key } = values;
+    const names = { name, common: listed(common), synonyms: listed(synonyms) };
+    const parsed = ownTaxonSchema.safeParse({ id, homeId: facts.home.id, ...names, basedOn, key });
     if (!parsed.success || !base) {
-      const issues = parsed.success
-        ? []
-        : parsed.error.issues.map((issue) => [String(issue.path[0]), issue.message] as const);
-      setErrors({
-        ...Object.fromEntries(issues),
-        ...(base ? {} : { basedOn: 'Choose the taxon or group it is nearest to.' }),
-      });
-      return;
+      const issues = parsed.error?.issues.map((issue) => [String(issue.path[0]), issue.message] as const) ?? [];
+      const noBase = base ? {} : { basedOn: 'Choose the taxon or group it is nearest to.' };
+      return setErrors({ ...Object.fromEntries(issues), ...noBase });
     }
-    const refusal = await attempt(`${own ? 'Changed' : 'Added'} the taxon ${parsed.data.name}`, [
-      putFact('ownTaxa', parsed.data),
-    ]);
-    if (refusal) {
-      setErrors(
-        Object.fromEntries(
-          refusal.problems.length > 0
-            ? refusal.problems.map((problem) => [problem.field, problem.message])
-            : [['', refusal.message]],
-        ),
-      );
-      return;
-    }
+    const summary = `${own ? 'Changed' : 'Added'} the taxon ${parsed.data.name}`;
+    const refusal = await attempt(summary, [putFact('ownTaxa', parsed.data)]);
+    if (refusal) return setErrors(errorsOf(refusal));
     drop(draftKey);
     router.replace({ pathname: '/catalogue/[taxonId]', params: { taxonId: id } });
   };
+  const set = (field: keyof typeof values) => (value: string) => put(draftKey, { ...values, [field]: value });
+  return { values, set, errors, base, save };
+}
+
+const errorsOf = ({ problems, message }: Refusal): Record<string, string> =>
+  problems.length > 0
+    ? Object.fromEntries(problems.map((problem) => [problem.field, problem.message]))
+    : { '': message };
+
+function OwnTaxonForm({ facts, own }: OwnTaxonGiven) {
+  const { danger } = useInk();
+  const { values, set, errors, base, save } = useOwnTaxon({ facts, own });
+  const field = (name: 'name' | 'common' | 'synonyms' | 'key') => ({
+    value: values[name],
+    onValue: set(name),
+    error: errors[name],
+  });
   return (
     <View style={{ gap: SPACE.m }}>
-      <Field
-        label="Its name"
-        value={values.name}
-        onValue={set('name')}
-        error={errors.name}
-        help="Latin, cultivar, grex or your own number."
-      />
-      <Field
-        label="Common names"
-        value={values.common}
-        onValue={set('common')}
-        error={errors.common}
-        help="With commas between; may stay empty."
-      />
-      <Field label="Other names" value={values.synonyms} onValue={set('synonyms')} error={errors.synonyms} />
+      <Field label="Its name" {...field('name')} help="Latin, cultivar, grex or your own number." />
+      <Field label="Common names" {...field('common')} help="With commas between; may stay empty." />
+      <Field label="Other names" {...field('synonyms')} />
       <View style={{ gap: SPACE.xs }}>
         <Strong>Begins from</Strong>
         {base ? (
@@ -124,13 +113,7 @@ function OwnTaxonForm({ facts, own }: { readonly facts: HomeFacts; readonly own:
         )}
         {errors.basedOn ? <Small style={{ color: danger }}>✕ {errors.basedOn}</Small> : null}
       </View>
-      <Field
-        label="What decides success with it"
-        value={values.key}
-        onValue={set('key')}
-        error={errors.key}
-        kind="long"
-      />
+      <Field label="What decides success with it" {...field('key')} kind="long" />
       <Small>What harm it can do is taken as not known, and so as harm.</Small>
       {errors[''] ? <Body style={{ color: danger }}>✕ {errors['']}</Body> : null}
       <Button kind="main" onPress={() => void save()} style={{ alignSelf: 'flex-start' }}>

@@ -37,17 +37,8 @@ export function TaxonScreen({ taxonId }: { readonly taxonId: string }) {
   return <TaxonView key={taxonId} facts={facts} known={known} />;
 }
 
-function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known: Known }) {
-  const { taxon, origin, rules } = known;
-  const [month, setMonth] = useMonth();
-  const [figures, setFigures] = useState<'hidden' | 'shown'>('hidden');
-  const usual = facts.home.restSchool ?? taxon.rest.school;
-  const [school, setSchool] = useState<School>(usual);
-  const targets = useMemo(
-    () => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, { ...waysOf(facts.home, null), school }),
-    [taxon, facts.home, school],
-  );
-  const group = groups.find((candidate) => candidate.id === taxon.group);
+function TaxonView({ facts, known }: TaxonGiven) {
+  const { taxon, rules } = known;
   const plants = facts.plants.filter((plant) => plant.taxonId === taxon.id && plant.parents.length === 0);
   const addPlant = () => {
     useDrafts.getState().put('plants/adding', { search: taxon.name, taxonId: taxon.id });
@@ -55,21 +46,7 @@ function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known
   };
   return (
     <Page>
-      <View>
-        <Title>{commonName(taxon)}</Title>
-        <Body>{taxon.name}</Body>
-        <Small>
-          {[
-            group?.name,
-            origin === 'own'
-              ? `your own, begun from ${knowledge.taxon(facts.ownTaxa.find((own) => own.id === taxon.id)?.basedOn ?? '')?.name ?? 'a taxon no longer known'}`
-              : null,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </Small>
-        <OtherNames taxon={taxon} />
-      </View>
+      <Names facts={facts} known={known} />
       <Body>{taxon.key}</Body>
       <Hazards hazard={taxon.hazard} />
       {rules.map((rule) => (
@@ -84,6 +61,46 @@ function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known
       {plants.length > 0 ? <Small>{`You keep ${plants.length === 1 ? 'one' : plants.length} of it.`}</Small> : null}
       <OwnTaxonCare facts={facts} taxonId={taxon.id} />
       <Rule />
+      <Year facts={facts} taxon={taxon} />
+      <DayLength taxon={taxon} />
+      <LookAlikes taxon={taxon} />
+      <Rule />
+      <EveryFigure known={known} />
+    </Page>
+  );
+}
+
+interface TaxonGiven {
+  readonly facts: HomeFacts;
+  readonly known: Known;
+}
+
+function Names({ facts, known: { taxon, origin } }: TaxonGiven) {
+  const group = groups.find((candidate) => candidate.id === taxon.group)?.name;
+  const basedOn = facts.ownTaxa.find((own) => own.id === taxon.id)?.basedOn ?? '';
+  const begunFrom = knowledge.taxon(basedOn)?.name ?? 'a taxon no longer known';
+  return (
+    <View>
+      <Title>{commonName(taxon)}</Title>
+      <Body>{taxon.name}</Body>
+      <Small>
+        {[group, origin === 'own' ? `your own, begun from ${begunFrom}` : null].filter(Boolean).join(' · ')}
+      </Small>
+      <OtherNames taxon={taxon} />
+    </View>
+  );
+}
+
+/** The year as bands, by the school of rest that is chosen. */
+function Year({ facts: { home }, taxon }: { readonly facts: HomeFacts; readonly taxon: Taxon }) {
+  const [month, setMonth] = useMonth();
+  const [school, setSchool] = useState<School>(home.restSchool ?? taxon.rest.school);
+  const targets = useMemo(
+    () => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, { ...waysOf(home, null), school }),
+    [taxon, home, school],
+  );
+  return (
+    <>
       <Heading>Its year, full grown, in this home</Heading>
       <YearBands targets={targets} month={month} onMonth={setMonth} />
       {taxon.rest.trigger === 'none' ? null : (
@@ -97,26 +114,32 @@ function TaxonView({ facts, known }: { readonly facts: HomeFacts; readonly known
           />
           <Body>{SCHOOL_WORDS[school].does}</Body>
           <Small>{`Why: ${SCHOOL_WORDS[school].reason}`}</Small>
-          <Small>
-            {school === usual
-              ? facts.home.restSchool
-                ? 'So it is set for this home.'
-                : 'Usual for this taxon.'
-              : 'Shown only: set it for the home under Place, or for one plant in its form.'}
-          </Small>
+          <Small>{whereFrom(school, home.restSchool, taxon)}</Small>
         </View>
       )}
-      <DayLength taxon={taxon} />
-      <LookAlikes taxon={taxon} />
-      <Rule />
+    </>
+  );
+}
+
+function whereFrom(school: School, ofHome: School | null, taxon: Taxon): string {
+  if (school !== (ofHome ?? taxon.rest.school))
+    return 'Shown only: set it for the home under Place, or for one plant in its form.';
+  return ofHome ? 'So it is set for this home.' : 'Usual for this taxon.';
+}
+
+function EveryFigure({ known }: { readonly known: Known }) {
+  const [figures, setFigures] = useState<'hidden' | 'shown'>('hidden');
+  const { id, name } = known.taxon;
+  return (
+    <>
       <Row>
         <Heading>Every figure</Heading>
         <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>
           {figures === 'shown' ? 'Hide' : 'Show, and correct'}
         </Button>
       </Row>
-      {figures === 'shown' ? <FiguresTable known={known} taxonId={taxon.id} plantId={null} name={taxon.name} /> : null}
-    </Page>
+      {figures === 'shown' ? <FiguresTable known={known} taxonId={id} plantId={null} name={name} /> : null}
+    </>
   );
 }
 

@@ -29,20 +29,37 @@ export function BesideScreen({ spotId }: { readonly spotId: string }) {
   return <BesideView facts={facts} spot={spot} />;
 }
 
-function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
+interface BesideGiven {
+  readonly facts: HomeFacts;
+  readonly spot: Spot;
+}
+
+function BesideView({ facts, spot }: BesideGiven) {
   const [month, setMonth] = useMonth();
   const [others, setOthers] = useState<string[]>(() => firstOthers(facts, spot));
-  const units = useUnits();
   const asked = useBeside(facts, spot.id, others);
-  const list = shownValue(asked);
-  const { answers } = useVerdicts();
-  const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
-  const targets = answers?.plants.find((answer) => answer.plantId === plant?.id)?.targets ?? [];
-  const most = Math.max(1, ...(list ?? []).flatMap((entry) => entry.good));
-  const fitAt = (otherId: string) => {
-    const conditions = answers?.spots.find((answer) => answer.spotId === otherId)?.conditions;
-    return conditions && targets.length === 12 ? fitShare(fitOfSpot(targets, conditions).whole) : null;
-  };
+  const first = (
+    <>
+      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
+      <Title>Beside other places</Title>
+      <MonthSlider month={month} onMonth={setMonth} />
+      <Small>{`${monthName(month)}: mean light, all sources. The thin line runs from a poor to a good year.`}</Small>
+      <Pending asked={asked} />
+      <Places facts={facts} spot={spot} list={shownValue(asked) ?? []} month={month} />
+    </>
+  );
+  return <TwoPanes first={first} second={<Others facts={facts} spot={spot} others={others} onOthers={setOthers} />} />;
+}
+
+interface PlacesGiven extends BesideGiven {
+  readonly list: readonly Beside[];
+  readonly month: number;
+}
+
+function Places({ facts, spot, list, month }: PlacesGiven) {
+  const units = useUnits();
+  const fitAt = useFitElsewhere(facts, spot);
+  const most = Math.max(1, ...list.flatMap((entry) => entry.good));
   const word: Readonly<Record<Beside['what'], string>> = {
     here: spot.name,
     nearer: `${length(0.5, units)} nearer to the window`,
@@ -51,47 +68,55 @@ function BesideView({ facts, spot }: { readonly facts: HomeFacts; readonly spot:
     curtain: 'Here behind a sheer curtain all day',
     spot: '',
   };
-  const first = (
-    <>
-      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
-      <Title>Beside other places</Title>
-      <MonthSlider month={month} onMonth={setMonth} />
-      <Small>{`${monthName(month)}: mean light, all sources. The thin line runs from a poor to a good year.`}</Small>
-      <Pending asked={asked} />
-      <View role="list" aria-label={`Light in ${monthName(month)}, place by place`} style={{ gap: SPACE.m }}>
-        {list?.map((entry) => (
-          <View key={entry.key} role="listitem" style={{ gap: 2 }}>
-            <Strong>{entry.what === 'spot' ? spotPlace(facts, entry.spotId) : word[entry.what]}</Strong>
-            <Amount entry={entry} month={month} most={most} />
-            <Body>{`${mol(entry.dli[month - 1]!)} mol a day, ${mol(entry.poor[month - 1]!)} to ${mol(entry.good[month - 1]!)}`}</Body>
-            <Small>{`${entry.lampDli[month - 1]! >= 0.05 ? `${mol(entry.lampDli[month - 1]!)} of it by lamps. ` : ''}Brightest hour ${brightness(entry.peakPpfd[month - 1]!, units)}`}</Small>
-            {entry.what === 'spot' && fitAt(entry.spotId!) && plant ? (
-              <Small>{`${plantName(facts, plant)} would fit there ${fitAt(entry.spotId!)} over the year`}</Small>
-            ) : null}
-          </View>
-        ))}
-      </View>
-    </>
+  const of = (year: readonly number[]) => mol(year[month - 1]!);
+  const byLamps = ({ lampDli }: Beside) => (lampDli[month - 1]! >= 0.05 ? `${of(lampDli)} of it by lamps. ` : '');
+  return (
+    <View role="list" aria-label={`Light in ${monthName(month)}, place by place`} style={{ gap: SPACE.m }}>
+      {list.map((entry) => (
+        <View key={entry.key} role="listitem" style={{ gap: 2 }}>
+          <Strong>{entry.what === 'spot' ? spotPlace(facts, entry.spotId) : word[entry.what]}</Strong>
+          <Amount entry={entry} month={month} most={most} />
+          <Body>{`${of(entry.dli)} mol a day, ${of(entry.poor)} to ${of(entry.good)}`}</Body>
+          <Small>{`${byLamps(entry)}Brightest hour ${brightness(entry.peakPpfd[month - 1]!, units)}`}</Small>
+          {entry.what === 'spot' ? <Small>{fitAt(entry.spotId!)}</Small> : null}
+        </View>
+      ))}
+    </View>
   );
-  const second = (
+}
+
+/** How the plant of a spot would fit at another one, in words; nothing where nobody stands here or it is not known yet. */
+function useFitElsewhere(facts: HomeFacts, spot: Spot): (otherId: string) => string | null {
+  const { answers } = useVerdicts();
+  const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
+  const targets = answers?.plants.find((answer) => answer.plantId === plant?.id)?.targets ?? [];
+  return (otherId) => {
+    const conditions = answers?.spots.find((answer) => answer.spotId === otherId)?.conditions;
+    if (!plant || !conditions || targets.length < 12) return null;
+    return `${plantName(facts, plant)} would fit there ${fitShare(fitOfSpot(targets, conditions).whole)} over the year`;
+  };
+}
+
+interface OthersGiven extends BesideGiven {
+  readonly others: readonly string[];
+  readonly onOthers: (others: string[]) => void;
+}
+
+function Others({ facts, spot, others, onOthers }: OthersGiven) {
+  const choices = facts.spots
+    .filter((other) => other.id !== spot.id)
+    .map((other) => ({
+      value: other.id,
+      word: spotPlace(facts, other.id),
+      disabled: others.length >= MOST_OTHERS && !others.includes(other.id),
+    }));
+  return (
     <>
       <Heading>Which others</Heading>
       <Small>{`Up to ${MOST_OTHERS}.`}</Small>
-      <ManyChoices
-        label="Other spots"
-        chosen={others}
-        onChosen={setOthers}
-        choices={facts.spots
-          .filter((other) => other.id !== spot.id)
-          .map((other) => ({
-            value: other.id,
-            word: spotPlace(facts, other.id),
-            disabled: others.length >= MOST_OTHERS && !others.includes(other.id),
-          }))}
-      />
+      <ManyChoices label="Other spots" chosen={others} onChosen={onOthers} choices={choices} />
     </>
   );
-  return <TwoPanes first={first} second={second} />;
 }
 
 /** The first other spots: those on sills before the rest, since a sill is what one asks about. */

@@ -78,14 +78,20 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
   return <TwoPanes first={first} second={second} />;
 }
 
-function Hours({ year, width, month }: { readonly year: LightYear; readonly width: number; readonly month: number }) {
+interface HoursGiven {
+  readonly year: LightYear;
+  readonly width: number;
+  readonly month: number;
+}
+
+function Hours({ year, width, month }: HoursGiven) {
   const ink = useInk();
   const paths = useMemo(() => stretchPaths(year), [year]);
   const colour = { dark: ink.sheet, sun: ink.source.sun, diffuse: ink.source.sky, lamps: ink.source.lamps };
-  const scaleX = (width - LEFT) / year.days;
+  const x = (day: number) => LEFT + (day / year.days) * (width - LEFT);
   const scaleY = (HEIGHT - 20) / YEAR_ROWS;
-  const from = year.monthStarts[month - 1]!;
-  const to = year.monthStarts[month] ?? year.days;
+  const from = x(year.monthStarts[month - 1]!);
+  const to = x(year.monthStarts[month] ?? year.days);
   return (
     <Svg
       width={width}
@@ -103,48 +109,56 @@ function Hours({ year, width, month }: { readonly year: LightYear; readonly widt
       {paths.map(({ source, strength, path }) => (
         <Path
           key={`${source}-${strength}`}
-          d={path(LEFT, 0, scaleX, scaleY)}
+          d={path(LEFT, 0, (width - LEFT) / year.days, scaleY)}
           fill={source === 'lamps' ? 'url(#by-lamps)' : colour[source]}
           opacity={(strength + 1) / STRENGTHS.length}
         />
       ))}
       <Rect
-        x={LEFT + from * scaleX}
-        y={0.75}
-        width={(to - from) * scaleX}
-        height={HEIGHT - 21.5}
+        {...{ x: from, y: 0.75, width: to - from, height: HEIGHT - 21.5 }}
         fill="none"
         stroke={ink.danger}
         strokeWidth={1.5}
       />
       {[0, 6, 12, 18, 24].map((hour) => (
-        <SvgText
-          key={hour}
-          x={LEFT - 5}
-          y={Math.max(10, (hour / 24) * (HEIGHT - 20) + 4)}
-          textAnchor="end"
-          fontFamily={FONT.lettering}
-          fontSize={13}
-          fill={ink.soft}
-        >
-          {`${hour}`}
-        </SvgText>
+        <SideMark key={hour} y={Math.max(10, (hour / 24) * (HEIGHT - 20) + 4)} words={`${hour}`} />
       ))}
-      {year.monthStarts.map((start, i) => (
-        <SvgText
-          key={start}
-          x={LEFT + (start + 15) * scaleX}
-          y={HEIGHT - 5}
-          textAnchor="middle"
-          fontFamily={FONT.lettering}
-          fontSize={14}
-          fill={ink.soft}
-        >
-          {MONTH_NAMES[i]!.charAt(0)}
-        </SvgText>
-      ))}
+      <MonthInitials year={year} x={x} y={HEIGHT - 5} />
     </Svg>
   );
+}
+
+/** A number at the left edge of a drawing. */
+function SideMark({ y, words }: { readonly y: number; readonly words: string }) {
+  const { soft } = useInk();
+  return (
+    <SvgText x={LEFT - 5} y={y} textAnchor="end" fontFamily={FONT.lettering} fontSize={13} fill={soft}>
+      {words}
+    </SvgText>
+  );
+}
+
+interface InitialsGiven {
+  readonly year: LightYear;
+  readonly x: (day: number) => number;
+  readonly y: number;
+}
+
+function MonthInitials({ year, x, y }: InitialsGiven) {
+  const { soft } = useInk();
+  return year.monthStarts.map((start, i) => (
+    <SvgText
+      key={start}
+      x={x(start + 15)}
+      y={y}
+      textAnchor="middle"
+      fontFamily={FONT.lettering}
+      fontSize={14}
+      fill={soft}
+    >
+      {MONTH_NAMES[i]!.charAt(0)}
+    </SvgText>
+  ));
 }
 
 const SOURCE_WORDS = { sun: 'Sun’s disc', diffuse: 'Sky and reflections', lamps: 'Lamps, lined' } as const;
@@ -167,15 +181,13 @@ function Legend() {
   );
 }
 
-function Sums({
-  year,
-  width,
-  targets,
-}: {
+interface SumsGiven {
   readonly year: LightYear;
   readonly width: number;
   readonly targets: readonly Target[] | null;
-}) {
+}
+
+function Sums({ year, width, targets }: SumsGiven) {
   const ink = useInk();
   const sums = useMemo(() => dailyDli(year), [year]);
   const most = Math.max(1, ...sums, ...(targets?.map((target) => Math.min(target.light.thrivesTo, 30)) ?? [])) * 1.08;
@@ -191,47 +203,18 @@ function Sums({
       role="img"
       aria-label="Sum of light by day; the table below tells it by month"
     >
-      {targets?.map((target, i) => {
+      {targets?.map(({ month, light: { thrivesFrom, thrivesTo } }, i) => {
         const from = x(year.monthStarts[i]!);
-        return (
-          <Rect
-            key={target.month}
-            x={from}
-            y={y(target.light.thrivesTo)}
-            width={x(year.monthStarts[i + 1] ?? year.days) - from}
-            height={y(target.light.thrivesFrom) - y(target.light.thrivesTo)}
-            fill={ink.line}
-          />
-        );
+        const to = x(year.monthStarts[i + 1] ?? year.days);
+        const top = y(thrivesTo);
+        return <Rect key={month} x={from} y={top} width={to - from} height={y(thrivesFrom) - top} fill={ink.line} />;
       })}
       <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={ink.strongLine} />
       <Path d={line} stroke={ink.factor.light} strokeWidth={1.8} fill="none" />
       {[0, most / 2].map((dli) => (
-        <SvgText
-          key={dli}
-          x={LEFT - 5}
-          y={y(dli) + 4}
-          textAnchor="end"
-          fontFamily={FONT.lettering}
-          fontSize={13}
-          fill={ink.soft}
-        >
-          {dli === 0 ? '0' : mol(dli)}
-        </SvgText>
+        <SideMark key={dli} y={y(dli) + 4} words={dli === 0 ? '0' : mol(dli)} />
       ))}
-      {year.monthStarts.map((start, i) => (
-        <SvgText
-          key={start}
-          x={x(start + 15)}
-          y={SUM_HEIGHT - 3}
-          textAnchor="middle"
-          fontFamily={FONT.lettering}
-          fontSize={14}
-          fill={ink.soft}
-        >
-          {MONTH_NAMES[i]!.charAt(0)}
-        </SvgText>
-      ))}
+      <MonthInitials year={year} x={x} y={SUM_HEIGHT - 3} />
     </Svg>
   );
 }

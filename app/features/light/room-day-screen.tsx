@@ -47,87 +47,29 @@ export function RoomDayScreen({ roomId }: { readonly roomId: string }) {
 const FRAME_MS = 140;
 const FIRST_FRAME = 48;
 const MINUTES = 1440 / DAY_FRAMES;
+const FRAMES_AN_HOUR = 60 / MINUTES;
 
-function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Room }) {
+interface DayGiven {
+  readonly facts: HomeFacts;
+  readonly room: Room;
+}
+
+function DayView({ facts, room }: DayGiven) {
   const [month, setMonth] = useMonth();
   const [day, setDay] = useState<1 | 11 | 21>(21);
   const [sky, setSky] = useState<SkyKind>('clear');
-  const [frame, setFrame] = useState(FIRST_FRAME);
-  const [playing, setPlaying] = useState<'no' | 'yes'>('no');
+  const time = useTime();
   const year = useYear(facts);
   const asked = useRoomDay(facts, room.id, { year, month, day }, sky);
   const shown = shownValue(asked);
-  useEffect(() => {
-    if (playing === 'no') return undefined;
-    const timer = setInterval(() => setFrame((now) => (now + 1) % DAY_FRAMES), FRAME_MS);
-    return () => clearInterval(timer);
-  }, [playing]);
-  const play = async () => {
-    // Who asked for less motion steps by hand.
-    if (playing === 'no' && (await AccessibilityInfo.isReduceMotionEnabled()))
-      setFrame((now) => (now + 4) % DAY_FRAMES);
-    else setPlaying(playing === 'no' ? 'yes' : 'no');
-  };
-  const cells = shown ? shown.columns * shown.rows : 0;
-  const now = shown?.ppfd.subarray(frame * cells, (frame + 1) * cells);
-  const elevation = shown?.sunElevationDeg[frame] ?? 0;
-  const patches = shown?.patches[frame] ?? [];
-  const minute = frame * MINUTES;
-  const sunWords =
-    elevation > 0
-      ? `Sun in the ${compassWord(shown?.sunAzimuthDeg[frame] ?? 0)}, ${Math.round(elevation)}° high`
-      : 'The sun is down';
+  const when = { frame: time.frame, month, day, sky };
   const first = (
     <>
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
-      <Title>{`${clock(minute)}, ${day} ${monthName(month)}`}</Title>
-      {shown ? (
-        <Small>{`${sunWords}. ${patches.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.'}`}</Small>
-      ) : (
-        <Pending asked={asked} />
-      )}
-      <Drawing
-        name={`${facts.home.name}, ${room.name}: ${clock(minute)} on ${day} ${monthName(month)}, ${SKY_WORD[sky].toLowerCase()}`}
-        minHeight={260}
-        legend={<Legend heightM={shown?.heightM ?? 0.8} />}
-      >
-        {(width) => (
-          <RoomPlan
-            facts={facts}
-            room={room}
-            month={month}
-            wash={null}
-            width={width}
-            {...(shown && now
-              ? {
-                  instant: { columns: shown.columns, rows: shown.rows, opacity: Array.from(now, instantOpacity) },
-                  sunPatches: patches,
-                }
-              : {})}
-          />
-        )}
-      </Drawing>
-      <StepSlider
-        label="Time of day"
-        value={frame}
-        most={DAY_FRAMES - 1}
-        words={clock(minute)}
-        onValue={(value) => {
-          setPlaying('no');
-          setFrame(value);
-        }}
-      />
-      <Row>
-        <Button kind="main" onPress={() => void play()}>
-          {playing === 'yes' ? 'Stop' : 'Play the day'}
-        </Button>
-        <Button label="An hour earlier" onPress={() => setFrame((frame + DAY_FRAMES - 4) % DAY_FRAMES)}>
-          − 1 h
-        </Button>
-        <Button label="An hour later" onPress={() => setFrame((frame + 4) % DAY_FRAMES)}>
-          + 1 h
-        </Button>
-      </Row>
+      <Title>{`${clock(time.frame * MINUTES)}, ${day} ${monthName(month)}`}</Title>
+      {shown ? <SunWords shown={shown} frame={time.frame} /> : <Pending asked={asked} />}
+      <LitPlan facts={facts} room={room} shown={shown} when={when} />
+      <TimeOfDay time={time} />
     </>
   );
   const second = (
@@ -150,7 +92,7 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
         />
       </View>
       <Heading>At the spots</Heading>
-      {shown ? <SpotsNow facts={facts} shown={shown} frame={frame} /> : null}
+      {shown ? <SpotsNow facts={facts} shown={shown} frame={time.frame} /> : null}
       <Small>
         Curtains and lamps as scheduled for that time. The light is drawn at one height; each spot’s figure is at its
         own leaves.
@@ -158,6 +100,91 @@ function DayView({ facts, room }: { readonly facts: HomeFacts; readonly room: Ro
     </>
   );
   return <TwoPanes first={first} second={second} />;
+}
+
+/** The time of day that is shown, as a frame of the day, by hand or running. */
+function useTime() {
+  const [frame, setFrame] = useState(FIRST_FRAME);
+  const [playing, setPlaying] = useState<'no' | 'yes'>('no');
+  useEffect(() => {
+    if (playing === 'no') return undefined;
+    const timer = setInterval(() => setFrame((now) => (now + 1) % DAY_FRAMES), FRAME_MS);
+    return () => clearInterval(timer);
+  }, [playing]);
+  const move = (by: number) => setFrame((now) => (now + DAY_FRAMES + by) % DAY_FRAMES);
+  const play = async () => {
+    // Who asked for less motion steps by hand.
+    if (playing === 'no' && (await AccessibilityInfo.isReduceMotionEnabled())) move(FRAMES_AN_HOUR);
+    else setPlaying(playing === 'no' ? 'yes' : 'no');
+  };
+  const set = (value: number) => {
+    setPlaying('no');
+    setFrame(value);
+  };
+  return { frame, playing, move, play, set };
+}
+
+function TimeOfDay({ time: { frame, playing, move, play, set } }: { readonly time: ReturnType<typeof useTime> }) {
+  return (
+    <>
+      <StepSlider
+        label="Time of day"
+        value={frame}
+        most={DAY_FRAMES - 1}
+        words={clock(frame * MINUTES)}
+        onValue={set}
+      />
+      <Row>
+        <Button kind="main" onPress={() => void play()}>
+          {playing === 'yes' ? 'Stop' : 'Play the day'}
+        </Button>
+        <Button label="An hour earlier" onPress={() => move(-FRAMES_AN_HOUR)}>
+          − 1 h
+        </Button>
+        <Button label="An hour later" onPress={() => move(FRAMES_AN_HOUR)}>
+          + 1 h
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+function SunWords({ shown, frame }: { readonly shown: RoomDay; readonly frame: number }) {
+  const elevation = shown.sunElevationDeg[frame]!;
+  const sun =
+    elevation > 0
+      ? `Sun in the ${compassWord(shown.sunAzimuthDeg[frame]!)}, ${Math.round(elevation)}° high`
+      : 'The sun is down';
+  const patch =
+    shown.patches[frame]!.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.';
+  return <Small>{`${sun}. ${patch}`}</Small>;
+}
+
+interface LitPlanGiven extends DayGiven {
+  readonly shown: RoomDay | null;
+  readonly when: { readonly frame: number; readonly month: number; readonly day: number; readonly sky: SkyKind };
+}
+
+function LitPlan({ facts, room, shown, when: { frame, month, day, sky } }: LitPlanGiven) {
+  const date = `${day} ${monthName(month)}`;
+  const cells = shown ? shown.columns * shown.rows : 0;
+  const now = shown?.ppfd.subarray(frame * cells, (frame + 1) * cells);
+  const lit =
+    shown && now
+      ? {
+          instant: { columns: shown.columns, rows: shown.rows, opacity: Array.from(now, instantOpacity) },
+          sunPatches: shown.patches[frame]!,
+        }
+      : {};
+  return (
+    <Drawing
+      name={`${facts.home.name}, ${room.name}: ${clock(frame * MINUTES)} on ${date}, ${SKY_WORD[sky].toLowerCase()}`}
+      minHeight={260}
+      legend={<Legend heightM={shown?.heightM ?? 0.8} />}
+    >
+      {(width) => <RoomPlan facts={facts} room={room} month={month} wash={null} width={width} {...lit} />}
+    </Drawing>
+  );
 }
 
 function Legend({ heightM }: { readonly heightM: number }) {

@@ -40,26 +40,27 @@ export function TakeReading({ spotId }: { readonly spotId: string }) {
   return <ReadingForm facts={facts} spot={spot} />;
 }
 
-interface Draft {
-  readonly [field: string]: string;
+interface FormGiven {
+  readonly facts: HomeFacts;
+  readonly spot: Spot;
 }
 
 /** Minutes ago that a reading may be said to have been taken. */
 const AGO = [0, 10, 30, 60, 180] as const;
 
-function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot: Spot }) {
-  const { danger } = useInk();
+const agoWords = (minutes: number) => {
+  if (minutes === 0) return 'Now';
+  return minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago`;
+};
+
+/** What is typed, kept until the reading is; what is wrong with it; the reading it makes, null while something is. */
+function useTyped({ facts, spot }: FormGiven) {
   const key = `reading/${spot.id}`;
-  const draft = useDrafts((state) => state.drafts[key]) as Draft | undefined;
-  const put = useDrafts((state) => state.put);
-  const drop = useDrafts((state) => state.drop);
-  const attempt = useHome((state) => state.attempt);
+  const draft = useDrafts((state) => state.drafts[key]);
+  const { put, drop } = useDrafts.getState();
   const [startedMs] = useState(() => Date.now());
   const [id] = useState(newId);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const [asked, setAsked] = useState<'no' | 'yes'>('no');
-  const lampsHere = facts.lamps.length > 0;
-  const given: Draft = {
+  const given = {
     value: '',
     unit: lastUnit(facts),
     sky: 'overcast',
@@ -70,79 +71,67 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
     note: '',
     ...draft,
   };
-  const set = (field: string, value: string) => put(key, { ...given, [field]: value });
-  const value = typedNumber(given.value!);
-  const outdoor = given.outdoor!.trim() === '' ? null : typedNumber(given.outdoor!);
+  const unit = given.unit as ReadingUnit;
   const sky = given.sky as ReadingSky;
-  const valueError =
-    value >= 0 && value <= 200_000
-      ? undefined
-      : `A number. From 0 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}.`;
-  const outdoorError =
-    outdoor === null || (outdoor >= 0.01 && outdoor <= 200_000)
-      ? undefined
-      : `From 0.01 to 200000 ${READING_UNIT_WORD[given.unit as ReadingUnit]}, or nothing.`;
-  const reading: Reading | null =
-    valueError || outdoorError
-      ? null
+  const value = typedNumber(given.value);
+  const outdoorValue = given.outdoor.trim() === '' ? null : typedNumber(given.outdoor);
+  const isGood = value >= 0 && value <= 200_000;
+  const isOutdoorGood = outdoorValue === null || (outdoorValue >= 0.01 && outdoorValue <= 200_000);
+  const otherwise =
+    sky === 'dark'
+      ? ({ outdoorValue: null, curtains: 'shut', lamps: 'on' } as const)
       : {
-          id,
-          homeId: facts.home.id,
-          spotId: spot.id,
-          atMs: startedMs - Number(given.ago) * 60_000,
-          value,
-          unit: given.unit as ReadingUnit,
-          sky,
-          outdoorValue: sky === 'dark' ? null : outdoor,
-          curtains: sky === 'dark' ? 'shut' : (given.curtains as Reading['curtains']),
-          lamps: sky === 'dark' ? 'on' : (given.lamps as Reading['lamps']),
-          note: given.note!,
-          withdrawnOn: null,
+          outdoorValue,
+          curtains: given.curtains as Reading['curtains'],
+          lamps: given.lamps as Reading['lamps'],
         };
-  const keep = async () => {
-    setAsked('yes');
-    if (!reading) return;
-    const parsed = readingSchema.safeParse(reading);
-    if (!parsed.success) {
-      setRefusal(parsed.error.issues[0]!.message);
-      return;
-    }
-    const refused = await attempt(`Read ${given.value} ${READING_UNIT_WORD[reading.unit]} at ${spot.name}`, [
-      putFact('readings', parsed.data),
-    ]);
-    if (refused) {
-      setRefusal(refused.message);
-      return;
-    }
-    drop(key);
-    router.replace({ pathname: '/spots/[spotId]', params: { spotId: spot.id } });
+  const taken = { id, homeId: facts.home.id, spotId: spot.id, atMs: startedMs - Number(given.ago) * 60_000 };
+  const reading: Reading = { ...taken, value, unit, sky, ...otherwise, note: given.note, withdrawnOn: null };
+  const word = READING_UNIT_WORD[unit];
+  return {
+    given,
+    sky,
+    unit: word,
+    set: (field: keyof typeof given) => (next: string) => put(key, { ...given, [field]: next }),
+    forget: () => drop(key),
+    valueError: isGood ? undefined : `A number. From 0 to 200000 ${word}.`,
+    outdoorError: isOutdoorGood ? undefined : `From 0.01 to 200000 ${word}, or nothing.`,
+    reading: isGood && isOutdoorGood ? reading : null,
   };
+}
+
+type Typed = ReturnType<typeof useTyped>;
+
+function ReadingForm({ facts, spot }: FormGiven) {
+  const { danger } = useInk();
+  const typed = useTyped({ facts, spot });
+  const { given, sky, set, valueError, reading } = typed;
+  const { keep, refusal, asked } = useKeeping(spot, typed);
+  const here = { pathname: '/spots/[spotId]', params: { spotId: spot.id } } as const;
   return (
     <Page>
-      <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>
-        {spotPlace(facts, spot.id)}
-      </TextLink>
+      <TextLink href={here}>{spotPlace(facts, spot.id)}</TextLink>
       <Title>Take a reading</Title>
       <Small>Hold the meter level where the leaves are, facing up, and stand out of the light.</Small>
       <Field
         label="The meter shows"
         kind="number"
         autoFocus
-        value={given.value!}
-        onValue={(text) => set('value', text)}
+        value={given.value}
+        onValue={set('value')}
         error={asked === 'yes' || given.value !== '' ? valueError : undefined}
       />
       <Choices
         label="In"
-        value={given.unit!}
-        onValue={(next) => set('unit', next)}
+        value={given.unit}
+        onValue={set('unit')}
         choices={READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }))}
       />
       <Strong>The sky</Strong>
       <Choices
         label="The sky"
         value={sky}
-        onValue={(next) => set('sky', next)}
+        onValue={set('sky')}
         choices={(Object.keys(SKY_WORD) as ReadingSky[]).map((kind) => ({ value: kind, word: SKY_WORD[kind] }))}
       />
       {sky === 'dark' ? <Small>Night, or every curtain tight, lamps on: this corrects the lamps alone.</Small> : null}
@@ -158,54 +147,68 @@ function ReadingForm({ facts, spot }: { readonly facts: HomeFacts; readonly spot
       ) : null}
       <Rule />
       <Small>Taken now, curtains as planned for this hour, lamps off. Where it was otherwise:</Small>
-      {sky === 'dark' ? null : (
-        <>
-          <Strong>Curtains</Strong>
-          <Choices
-            label="Curtains"
-            value={given.curtains!}
-            onValue={(next) => set('curtains', next)}
-            choices={[
-              { value: 'open', word: 'Open' },
-              { value: 'shut', word: 'Shut' },
-            ]}
-          />
-          {lampsHere ? (
-            <>
-              <Strong>Lamps</Strong>
-              <Choices
-                label="Lamps"
-                value={given.lamps!}
-                onValue={(next) => set('lamps', next)}
-                choices={[
-                  { value: 'off', word: 'Off' },
-                  { value: 'on', word: 'On' },
-                ]}
-              />
-            </>
-          ) : null}
-          <Field
-            label="The same meter outdoors, if you can"
-            kind="number"
-            unit={READING_UNIT_WORD[given.unit as ReadingUnit]}
-            value={given.outdoor!}
-            onValue={(text) => set('outdoor', text)}
-            error={outdoorError}
-            help="On open level ground within a minute. Then cloud no longer matters: the surest reading there is."
-          />
-        </>
-      )}
+      {sky === 'dark' ? null : <Otherwise typed={typed} lamps={facts.lamps.length > 0 ? 'some' : 'none'} />}
       <Strong>When</Strong>
       <Choices
         label="When"
-        value={given.ago!}
-        onValue={(next) => set('ago', next)}
-        choices={AGO.map((minutes) => ({
-          value: String(minutes),
-          word: minutes === 0 ? 'Now' : minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago`,
-        }))}
+        value={given.ago}
+        onValue={set('ago')}
+        choices={AGO.map((minutes) => ({ value: String(minutes), word: agoWords(minutes) }))}
       />
     </Page>
+  );
+}
+
+/** Keeps the reading when asked to, and goes back to the spot. */
+function useKeeping(spot: Spot, { given, unit, reading, forget }: Typed) {
+  const attempt = useHome((state) => state.attempt);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [asked, setAsked] = useState<'no' | 'yes'>('no');
+  const keep = async () => {
+    setAsked('yes');
+    if (!reading) return;
+    const parsed = readingSchema.safeParse(reading);
+    if (!parsed.success) return setRefusal(parsed.error.issues[0]!.message);
+    const refused = await attempt(`Read ${given.value} ${unit} at ${spot.name}`, [putFact('readings', parsed.data)]);
+    if (refused) return setRefusal(refused.message);
+    forget();
+    router.replace({ pathname: '/spots/[spotId]', params: { spotId: spot.id } });
+  };
+  return { keep, refusal, asked };
+}
+
+const OPEN_OR_SHUT = [
+  { value: 'open', word: 'Open' },
+  { value: 'shut', word: 'Shut' },
+];
+const OFF_OR_ON = [
+  { value: 'off', word: 'Off' },
+  { value: 'on', word: 'On' },
+];
+
+/** By day: curtains, lamps, and the same meter outdoors. */
+function Otherwise({ typed, lamps }: { readonly typed: Typed; readonly lamps: 'none' | 'some' }) {
+  const { given, unit, set, outdoorError } = typed;
+  return (
+    <>
+      <Strong>Curtains</Strong>
+      <Choices label="Curtains" value={given.curtains} onValue={set('curtains')} choices={OPEN_OR_SHUT} />
+      {lamps === 'some' ? (
+        <>
+          <Strong>Lamps</Strong>
+          <Choices label="Lamps" value={given.lamps} onValue={set('lamps')} choices={OFF_OR_ON} />
+        </>
+      ) : null}
+      <Field
+        label="The same meter outdoors, if you can"
+        kind="number"
+        unit={unit}
+        value={given.outdoor}
+        onValue={set('outdoor')}
+        error={outdoorError}
+        help="On open level ground within a minute. Then cloud no longer matters: the surest reading there is."
+      />
+    </>
   );
 }
 

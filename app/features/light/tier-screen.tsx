@@ -5,6 +5,7 @@ import {
   patch,
   sharedWish,
   type HomeFacts,
+  type Lamp,
   type LampPlan,
   type LampWish,
   type Tier,
@@ -43,25 +44,22 @@ export function TierScreen({ tierId }: { readonly tierId: string }) {
 }
 
 const HEIGHT_STEP_M = 0.02;
+/** Lamps are not hung lower than this over their board. */
+const LOWEST_M = 0.04;
 
-function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: Tier }) {
+interface TierGiven {
+  readonly facts: HomeFacts;
+  readonly tier: Tier;
+}
+
+function TierView({ facts, tier }: TierGiven) {
   const [month, setMonth] = useMonth();
-  const units = useUnits();
-  const tryOut = useHome((state) => state.tryOut);
   const asked = useTierField(facts, tier.id);
   const field = shownValue(asked);
   const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
-  const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
   const lamps = facts.lamps.filter((lamp) => lamp.tierId === tier.id);
-  const aboveM = lamps[0]!.aboveM;
+  const height = useHanging(facts, tier);
   const circuits = facts.circuits.filter((circuit) => lamps.some((lamp) => lamp.circuitId === circuit.id));
-  const power = lampPower(facts, tier.id, month);
-  const hang = (toM: number) =>
-    tryOut(
-      `Lamps over ${stand.name} at ${length(toM, units)}`,
-      lamps.map((lamp) => patch('lamps', lamp.id, { aboveM: Math.round(toM * 100) / 100 })),
-    );
-  const highest = Math.max(0.3, Math.min(2, room.heightM - tier.heightM));
   const first = (
     <>
       <TextLink href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}>{stand.name}</TextLink>
@@ -80,25 +78,7 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
         }
       </Drawing>
       {field ? <SpreadFigures field={field} month={month} /> : null}
-      <Strong>{`Lamps hang ${length(aboveM, units)} above the board`}</Strong>
-      <StepSlider
-        label="Height of the lamps"
-        value={Math.round(aboveM / HEIGHT_STEP_M)}
-        most={Math.round(highest / HEIGHT_STEP_M)}
-        words={length(aboveM, units)}
-        onValue={(value) => hang(Math.max(0.04, value * HEIGHT_STEP_M))}
-      />
-      <Row>
-        <Button onPress={() => hang(Math.max(0.04, aboveM - 0.05))} label={`Lower the lamps by ${length(0.05, units)}`}>
-          Lower
-        </Button>
-        <Button
-          onPress={() => hang(Math.min(highest, aboveM + 0.05))}
-          label={`Raise the lamps by ${length(0.05, units)}`}
-        >
-          Raise
-        </Button>
-      </Row>
+      <HangingHeight height={height} />
       {circuits.map((circuit) => (
         <LampHours key={circuit.id} circuit={circuit} month={month} />
       ))}
@@ -110,22 +90,88 @@ function TierView({ facts, tier }: { readonly facts: HomeFacts; readonly tier: T
   );
   const second = (
     <>
-      <Wish facts={facts} tier={tier} month={month} onMonth={setMonth} onHang={hang} />
-      <Heading>Power and heat</Heading>
-      <Body>{`${Math.round(power.watts)} W while they burn, ${power.kWhADay.toFixed(2)} kWh a day in ${monthName(month)}. All of it ends as warmth in the room${room.insideRoomId ? ', here first in the enclosure' : ''}.`}</Body>
+      <Wish facts={facts} tier={tier} month={month} onMonth={setMonth} onHang={height.hang} />
+      <PowerAndHeat facts={facts} tier={tier} month={month} />
       <Heading>What each lamp gives</Heading>
-      {lamps.map((lamp) => {
-        const output = lampOutput(lamp);
-        return (
-          <View key={lamp.id}>
-            <Body>{`${lamp.name}: ${Math.round(output.ppf * lamp.dimming)} µmol/s now`}</Body>
-            <Small>{`${RATED_WORD[lamp.ratedBy]}, within ${Math.round(output.doubt * 100)} %${output.left < 1 ? `; ${Math.round(output.left * 100)} % left of its first light` : ''}${lamp.dimming < 1 ? `; dimmed to ${Math.round(lamp.dimming * 100)} %` : ''}${lamp.photometryId ? '; spread by its measured file' : ''}`}</Small>
-          </View>
-        );
-      })}
+      {lamps.map((lamp) => (
+        <LampGives key={lamp.id} lamp={lamp} />
+      ))}
     </>
   );
   return <TwoPanes first={first} second={second} />;
+}
+
+/** The height of a tier's lamps above its board, metres, and how to hang them elsewhere, tried before it is kept. */
+function useHanging(facts: HomeFacts, tier: Tier) {
+  const units = useUnits();
+  const tryOut = useHome((state) => state.tryOut);
+  const lamps = facts.lamps.filter((lamp) => lamp.tierId === tier.id);
+  const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
+  const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
+  const highest = Math.max(0.3, Math.min(2, room.heightM - tier.heightM));
+  const hang = (wantedM: number) => {
+    const toM = Math.min(highest, Math.max(LOWEST_M, wantedM));
+    tryOut(
+      `Lamps over ${stand.name} at ${length(toM, units)}`,
+      lamps.map((lamp) => patch('lamps', lamp.id, { aboveM: Math.round(toM * 100) / 100 })),
+    );
+  };
+  return { aboveM: lamps[0]!.aboveM, highest, hang };
+}
+
+function HangingHeight({ height: { aboveM, highest, hang } }: { readonly height: ReturnType<typeof useHanging> }) {
+  const units = useUnits();
+  const by = (stepM: number) => () => hang(aboveM + stepM);
+  return (
+    <>
+      <Strong>{`Lamps hang ${length(aboveM, units)} above the board`}</Strong>
+      <StepSlider
+        label="Height of the lamps"
+        value={Math.round(aboveM / HEIGHT_STEP_M)}
+        most={Math.round(highest / HEIGHT_STEP_M)}
+        words={length(aboveM, units)}
+        onValue={(value) => hang(value * HEIGHT_STEP_M)}
+      />
+      <Row>
+        <Button onPress={by(-0.05)} label={`Lower the lamps by ${length(0.05, units)}`}>
+          Lower
+        </Button>
+        <Button onPress={by(0.05)} label={`Raise the lamps by ${length(0.05, units)}`}>
+          Raise
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+function PowerAndHeat({ facts, tier, month }: TierGiven & { readonly month: number }) {
+  const { watts, kWhADay } = lampPower(facts, tier.id, month);
+  const stand = facts.stands.find((candidate) => candidate.id === tier.standId);
+  const room = facts.rooms.find((candidate) => candidate.id === stand?.roomId);
+  const enclosed = room?.insideRoomId ? ', here first in the enclosure' : '';
+  return (
+    <>
+      <Heading>Power and heat</Heading>
+      <Body>{`${Math.round(watts)} W while they burn, ${kWhADay.toFixed(2)} kWh a day in ${monthName(month)}. All of it ends as warmth in the room${enclosed}.`}</Body>
+    </>
+  );
+}
+
+function LampGives({ lamp }: { readonly lamp: Lamp }) {
+  const { ppf, doubt, left } = lampOutput(lamp);
+  const percent = (share: number) => `${Math.round(share * 100)} %`;
+  const words = [
+    `${RATED_WORD[lamp.ratedBy]}, within ${percent(doubt)}`,
+    left < 1 ? `${percent(left)} left of its first light` : null,
+    lamp.dimming < 1 ? `dimmed to ${percent(lamp.dimming)}` : null,
+    lamp.photometryId ? 'spread by its measured file' : null,
+  ];
+  return (
+    <View>
+      <Body>{`${lamp.name}: ${Math.round(ppf * lamp.dimming)} µmol/s now`}</Body>
+      <Small>{words.filter(Boolean).join('; ')}</Small>
+    </View>
+  );
 }
 
 const RATED_WORD = {

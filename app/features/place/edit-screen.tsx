@@ -51,23 +51,26 @@ function roomIdOf(facts: HomeFacts, list: EditableList, entry: object): string |
   return facts.stands.find((stand) => stand.id === standId)?.roomId ?? null;
 }
 
-const BACK_TO: Partial<
-  Record<EditableList, (facts: HomeFacts, entry: Record<string, string>) => { list: FormList; id: string } | null>
-> = {
-  windows: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
-  stands: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
-  air: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
-  obstructions: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
-  blocks: (_facts, entry) => ({ list: 'rooms', id: entry.roomId! }),
-  tiers: (_facts, entry) => ({ list: 'stands', id: entry.standId! }),
-  spots: (facts, entry) => ({
-    list: 'stands',
-    id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '',
-  }),
-  lamps: (facts, entry) => ({
-    list: 'stands',
-    id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '',
-  }),
+/** Where one goes back to from an entry: to what it belongs to. */
+type Back = { readonly list: 'rooms' | 'stands'; readonly id: string };
+type BackOf = (facts: HomeFacts, entry: Record<string, string>) => Back;
+
+const toRoom: BackOf = (_facts, entry) => ({ list: 'rooms', id: entry.roomId! });
+const toStand: BackOf = (_facts, entry) => ({ list: 'stands', id: entry.standId! });
+const toStandOfTier: BackOf = (facts, entry) => ({
+  list: 'stands',
+  id: facts.tiers.find((tier) => tier.id === entry.tierId)?.standId ?? '',
+});
+
+const BACK_TO: Partial<Record<EditableList, BackOf>> = {
+  windows: toRoom,
+  stands: toRoom,
+  air: toRoom,
+  obstructions: toRoom,
+  blocks: toRoom,
+  tiers: toStand,
+  spots: toStandOfTier,
+  lamps: toStandOfTier,
 };
 
 interface ViewGiven {
@@ -79,22 +82,12 @@ interface ViewGiven {
 
 function EditView({ facts, list, entry, isNew }: ViewGiven) {
   const [preview, setPreview] = useState<Change | null>(null);
-  const [width, setWidth] = useState(0);
   const drawn = useMemo(() => {
     const changes = preview ? [preview] : isNew && list !== 'home' ? [put(list, entry as never)] : [];
     return applied(facts, changes) ?? facts;
   }, [facts, preview, isNew, list, entry]);
-  const roomId = roomIdOf(drawn, list, entry);
-  const room = drawn.rooms.find((candidate) => candidate.id === roomId);
   const back = BACK_TO[list]?.(facts, entry as unknown as Record<string, string>);
-  const name =
-    'name' in entry && entry.name
-      ? String(entry.name)
-      : list === 'tiers'
-        ? `Tier at ${Math.round((entry as unknown as { heightM: number }).heightM * 100)} cm`
-        : list === 'air'
-          ? `Air in ${monthName((entry as unknown as { month: number }).month)}`
-          : FORM_SPECS[list].noun;
+  const name = nameOf(list, entry);
   const leave = useCallback(() => {
     if (back) router.replace({ pathname: '/place/[list]/[id]', params: back });
     else router.replace('/place');
@@ -107,10 +100,7 @@ function EditView({ facts, list, entry, isNew }: ViewGiven) {
   const first = (
     <>
       {back ? (
-        <TextLink href={{ pathname: '/place/[list]/[id]', params: back }}>
-          {(facts[back.list] as readonly { id: string; name?: string }[]).find((owner) => owner.id === back.id)?.name ??
-            'Back'}
-        </TextLink>
+        <TextLink href={{ pathname: '/place/[list]/[id]', params: back }}>{ownerName(facts, back)}</TextLink>
       ) : (
         <TextLink href="/place">The place</TextLink>
       )}
@@ -121,25 +111,48 @@ function EditView({ facts, list, entry, isNew }: ViewGiven) {
   );
   const second = (
     <>
-      {room ? (
-        <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 200 }}>
-          {width > 0 ? (
-            <RoomPlan
-              facts={drawn}
-              room={room}
-              month={1}
-              wash={null}
-              width={width}
-              chosenSpotId={list === 'spots' ? entry.id : null}
-            />
-          ) : null}
-        </View>
-      ) : null}
+      <DrawnRoom
+        facts={drawn}
+        roomId={roomIdOf(drawn, list, entry)}
+        chosenSpotId={list === 'spots' ? entry.id : null}
+      />
       {list === 'rooms' && !isNew ? <RoomParts facts={facts} roomId={entry.id} /> : null}
       {list === 'stands' && !isNew ? <StandParts facts={facts} standId={entry.id} /> : null}
     </>
   );
   return <TwoPanes first={first} second={second} />;
+}
+
+function nameOf(list: EditableList, entry: ViewGiven['entry']): string {
+  const { name, heightM, month } = entry as Partial<{ name: string; heightM: number; month: number }>;
+  if (name) return name;
+  if (list === 'tiers') return `Tier at ${Math.round(heightM! * 100)} cm`;
+  if (list === 'air') return `Air in ${monthName(month!)}`;
+  return FORM_SPECS[list].noun;
+}
+
+function ownerName(facts: HomeFacts, { list, id }: Back): string {
+  const owners: readonly { readonly id: string; readonly name?: string }[] = facts[list];
+  return owners.find((owner) => owner.id === id)?.name ?? 'Back';
+}
+
+interface DrawnRoomGiven {
+  readonly facts: HomeFacts;
+  readonly roomId: string | null;
+  readonly chosenSpotId: string | null;
+}
+
+function DrawnRoom({ facts, roomId, chosenSpotId }: DrawnRoomGiven) {
+  const [width, setWidth] = useState(0);
+  const room = facts.rooms.find((candidate) => candidate.id === roomId);
+  if (!room) return null;
+  return (
+    <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ minHeight: 200 }}>
+      {width > 0 ? (
+        <RoomPlan facts={facts} room={room} month={1} wash={null} width={width} chosenSpotId={chosenSpotId} />
+      ) : null}
+    </View>
+  );
 }
 
 interface PartsGiven {
@@ -174,68 +187,13 @@ function Parts({ title, list, parent, noun, parts }: PartsGiven) {
 }
 
 function RoomParts({ facts, roomId }: { readonly facts: HomeFacts; readonly roomId: string }) {
-  const ofRoom = <T extends { readonly roomId: string }>(list: readonly T[]) =>
-    list.filter((entry) => entry.roomId === roomId);
+  const air = ofRoom(facts.air, roomId);
   return (
     <>
-      <Parts
-        title="Windows"
-        list="windows"
-        parent={roomId}
-        noun="window"
-        parts={ofRoom(facts.windows).map((window) => ({
-          id: window.id,
-          name: window.name,
-          note: `wall ${window.side.toUpperCase()}`,
-        }))}
-      />
-      <Parts
-        title="Stands"
-        list="stands"
-        parent={roomId}
-        noun="stand"
-        parts={ofRoom(facts.stands).map((stand) => ({
-          id: stand.id,
-          name: stand.name,
-          note: count(facts.tiers.filter((tier) => tier.standId === stand.id).length, 'tier'),
-        }))}
-      />
-      <Parts
-        title="Seen from its windows"
-        list="obstructions"
-        parent={roomId}
-        noun="house, hill or tree"
-        parts={ofRoom(facts.obstructions).map((o) => ({
-          id: o.id,
-          name: o.name,
-          note: `${Math.round(o.fromBearing)}° to ${Math.round(o.toBearing)}°, ${Math.round(o.heightDeg)}° high`,
-        }))}
-      />
-      <Parts
-        title="Solid things inside"
-        list="blocks"
-        parent={roomId}
-        noun="cupboard or wall"
-        parts={ofRoom(facts.blocks).map((block) => ({
-          id: block.id,
-          name: block.name,
-          note: `${Math.round(block.heightM * 100)} cm high`,
-        }))}
-      />
-      <Parts
-        title="Air, as you know it"
-        list="air"
-        parent={roomId}
-        noun="month of air"
-        parts={[...ofRoom(facts.air)]
-          .sort((p, q) => p.month - q.month)
-          .map((air) => ({
-            id: air.id,
-            name: monthName(air.month),
-            note: `${air.dayC} / ${air.nightC} °C, ${air.dayRh} / ${air.nightRh} %`,
-          }))}
-      />
-      {ofRoom(facts.air).length === 0 ? (
+      {roomParts(facts, roomId).map((parts) => (
+        <Parts key={parts.list} parent={roomId} {...parts} />
+      ))}
+      {air.length === 0 ? (
         <Small>
           Nothing stated yet: a plain heated room is assumed, 20 °C and 45 % by day. Two months, the coldest and the
           warmest, are enough to begin with.
@@ -243,6 +201,64 @@ function RoomParts({ facts, roomId }: { readonly facts: HomeFacts; readonly room
       ) : null}
     </>
   );
+}
+
+const ofRoom = <T extends { readonly roomId: string }>(list: readonly T[], roomId: string) =>
+  list.filter((entry) => entry.roomId === roomId);
+
+/** What belongs to a room, kind by kind. */
+function roomParts(facts: HomeFacts, roomId: string): Omit<PartsGiven, 'parent'>[] {
+  const tiersOf = (standId: string) => facts.tiers.filter((tier) => tier.standId === standId).length;
+  return [
+    {
+      title: 'Windows',
+      list: 'windows',
+      noun: 'window',
+      parts: ofRoom(facts.windows, roomId).map(({ id, name, side }) => ({
+        id,
+        name,
+        note: `wall ${side.toUpperCase()}`,
+      })),
+    },
+    {
+      title: 'Stands',
+      list: 'stands',
+      noun: 'stand',
+      parts: ofRoom(facts.stands, roomId).map(({ id, name }) => ({ id, name, note: count(tiersOf(id), 'tier') })),
+    },
+    {
+      title: 'Seen from its windows',
+      list: 'obstructions',
+      noun: 'house, hill or tree',
+      parts: ofRoom(facts.obstructions, roomId).map(({ id, name, fromBearing, toBearing, heightDeg }) => ({
+        id,
+        name,
+        note: `${Math.round(fromBearing)}° to ${Math.round(toBearing)}°, ${Math.round(heightDeg)}° high`,
+      })),
+    },
+    {
+      title: 'Solid things inside',
+      list: 'blocks',
+      noun: 'cupboard or wall',
+      parts: ofRoom(facts.blocks, roomId).map(({ id, name, heightM }) => ({
+        id,
+        name,
+        note: `${Math.round(heightM * 100)} cm high`,
+      })),
+    },
+    {
+      title: 'Air, as you know it',
+      list: 'air',
+      noun: 'month of air',
+      parts: ofRoom(facts.air, roomId)
+        .sort((p, q) => p.month - q.month)
+        .map(({ id, month, dayC, nightC, dayRh, nightRh }) => ({
+          id,
+          name: monthName(month),
+          note: `${dayC} / ${nightC} °C, ${dayRh} / ${nightRh} %`,
+        })),
+    },
+  ];
 }
 
 function StandParts({ facts, standId }: { readonly facts: HomeFacts; readonly standId: string }) {

@@ -22,66 +22,54 @@ interface Given {
 
 const NOWHERE = 'nowhere';
 
-export function TakeOut({ facts, list, entry, name, onDone }: Given) {
-  const { danger } = useInk();
-  const attempt = useHome((state) => state.attempt);
-  const [asking, setAsking] = useState<'no' | 'yes'>('no');
+/** What goes with an entry, the plants that lose their spot, and the spots that are free for them. */
+function useFall({ facts, list, entry }: Pick<Given, 'facts' | 'list' | 'entry'>) {
   const [goTo, setGoTo] = useState<Readonly<Record<string, string>>>({});
-  const [refusal, setRefusal] = useState<string | null>(null);
   const { gone, cleared } = fallenWith(facts, [{ list, id: entry.id }]);
   const goneSpots = new Set(gone.filter((fallen) => fallen.list === 'spots').map(({ id }) => id));
   const homeless = facts.plants.filter((plant) => plant.spotId !== null && goneSpots.has(plant.spotId));
   const free = facts.spots.filter(
     (spot) => !goneSpots.has(spot.id) && !facts.plants.some((plant) => plant.spotId === spot.id),
   );
+  const whereTo = (plantId: string) => (goTo[plantId] === NOWHERE ? null : (goTo[plantId] ?? null));
+  const changes: Change[] = [
+    ...cleared.map(({ list: from, id, field }) =>
+      from === 'plants' ? patch('plants', id, { spotId: whereTo(id) }) : patch(from, id, { [field]: null }),
+    ),
+    ...gone.map((fallen) => drop(fallen.list, fallen.id)),
+  ];
+  const send = (plantId: string, spotId: string) => setGoTo({ ...goTo, [plantId]: spotId });
+  const isTaken = (plantId: string, spotId: string) =>
+    Object.entries(goTo).some(([other, taken]) => other !== plantId && taken === spotId);
+  return { others: gone.length - 1, homeless, free, goTo, send, isTaken, changes };
+}
+
+type Fall = ReturnType<typeof useFall>;
+
+export function TakeOut({ facts, list, entry, name, onDone }: Given) {
+  const { danger } = useInk();
+  const attempt = useHome((state) => state.attempt);
+  const [asking, setAsking] = useState<'no' | 'yes'>('no');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const fall = useFall({ facts, list, entry });
   const takeOut = async () => {
-    const whereTo = (plantId: string) => (goTo[plantId] === NOWHERE ? null : (goTo[plantId] ?? null));
-    const changes: Change[] = [
-      ...cleared.map(({ list: from, id, field }) =>
-        from === 'plants' ? patch('plants', id, { spotId: whereTo(id) }) : patch(from, id, { [field]: null }),
-      ),
-      ...gone.map((fallen) => drop(fallen.list, fallen.id)),
-    ];
-    const refused = await attempt(`Took out ${name}`, changes);
+    const refused = await attempt(`Took out ${name}`, fall.changes);
     if (refused) setRefusal(refused.message);
     else onDone();
   };
-  const others = gone.length - 1;
   return (
     <View style={{ gap: SPACE.s, paddingTop: SPACE.m }}>
       {asking === 'no' ? (
         <Button
           kind="danger"
           style={{ alignSelf: 'flex-start' }}
-          onPress={() => (homeless.length > 0 || others > 0 ? setAsking('yes') : void takeOut())}
+          onPress={() => (fall.homeless.length > 0 || fall.others > 0 ? setAsking('yes') : void takeOut())}
         >
           {`Take out ${name}`}
         </Button>
       ) : (
         <View role="group" aria-label={`Take out ${name}`} style={{ gap: SPACE.s }}>
-          <Body>
-            {others > 0 ? `With it go ${others} things that hang on it. It can be undone.` : 'It can be undone.'}
-          </Body>
-          {homeless.length > 0 ? <Strong>Where do its plants go?</Strong> : null}
-          {homeless.map((plant) => (
-            <View key={plant.id} style={{ gap: SPACE.xs }}>
-              <Body>{plantName(facts, plant)}</Body>
-              <Choices
-                label={`Where ${plantName(facts, plant)} goes`}
-                value={goTo[plant.id] ?? NOWHERE}
-                onValue={(value) => setGoTo({ ...goTo, [plant.id]: value })}
-                choices={[
-                  { value: NOWHERE, word: 'Nowhere for now' },
-                  ...free
-                    .filter(
-                      (spot) => !Object.entries(goTo).some(([other, taken]) => other !== plant.id && taken === spot.id),
-                    )
-                    .slice(0, 12)
-                    .map((spot) => ({ value: spot.id, word: spotPlace(facts, spot.id) })),
-                ]}
-              />
-            </View>
-          ))}
+          <WhatGoes facts={facts} fall={fall} />
           <Row>
             <Button kind="danger" onPress={() => void takeOut()}>
               {`Yes, take out ${name}`}
@@ -92,5 +80,35 @@ export function TakeOut({ facts, list, entry, name, onDone }: Given) {
       )}
       {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
     </View>
+  );
+}
+
+const OFFERED_SPOTS = 12;
+
+function WhatGoes({ facts, fall }: { readonly facts: HomeFacts; readonly fall: Fall }) {
+  const { others, homeless, free, goTo, send, isTaken } = fall;
+  const choices = (plantId: string) => [
+    { value: NOWHERE, word: 'Nowhere for now' },
+    ...free
+      .filter(({ id }) => !isTaken(plantId, id))
+      .slice(0, OFFERED_SPOTS)
+      .map(({ id }) => ({ value: id, word: spotPlace(facts, id) })),
+  ];
+  return (
+    <>
+      <Body>{others > 0 ? `With it go ${others} things that hang on it. It can be undone.` : 'It can be undone.'}</Body>
+      {homeless.length > 0 ? <Strong>Where do its plants go?</Strong> : null}
+      {homeless.map((plant) => (
+        <View key={plant.id} style={{ gap: SPACE.xs }}>
+          <Body>{plantName(facts, plant)}</Body>
+          <Choices
+            label={`Where ${plantName(facts, plant)} goes`}
+            value={goTo[plant.id] ?? NOWHERE}
+            onValue={(value) => send(plant.id, value)}
+            choices={choices(plant.id)}
+          />
+        </View>
+      ))}
+    </>
   );
 }

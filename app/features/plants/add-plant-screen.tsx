@@ -87,10 +87,9 @@ function parentsOf(text: string | undefined): Plant['parents'] {
 
 const ASKED = FORM_SPECS.plants.items.filter(({ field }) => ['name', 'potCm', 'heightCm'].includes(field));
 
-function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
-  const { danger } = useInk();
+/** The plant as it is being described, what is wrong with that, and how it is added. */
+function useNewPlant({ facts, taxon, onAdded }: Omit<AddTaxonGiven, 'onBack'>) {
   const units = useUnits();
-  const [month] = useMonth();
   const attempt = useHome((state) => state.attempt);
   const draft = useDrafts((state) => state.drafts[DRAFT]);
   const [blank] = useState<Plant>(() => ({
@@ -99,27 +98,27 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
     id: newId(),
   }));
   const [stage, setStage] = useState<Plant['stage']>('adult');
-  const values = { ...valuesOf('plants', ASKED, blank as never, units), ...draft };
   const [refusal, setRefusal] = useState<string | null>(null);
-  const parsed = readForm({ list: 'plants', items: ASKED, initial: blank as never, facts, units }, values);
-  const plant = parsed.entry ? { ...(parsed.entry as unknown as Plant), stage } : null;
-  const ranking = useRanking(facts, plant);
-  const ranked = shownValue(ranking);
+  const values: Readonly<Record<string, string>> = { ...valuesOf('plants', ASKED, blank as never, units), ...draft };
+  const { entry, errors } = readForm({ list: 'plants', items: ASKED, initial: blank as never, facts, units }, values);
+  const plant = entry ? { ...(entry as unknown as Plant), stage } : null;
   const add = async (spotId: string | null) => {
-    if (!plant) {
-      setRefusal('Some answers cannot be kept yet: they are marked above.');
-      return;
-    }
+    if (!plant) return setRefusal('Some answers cannot be kept yet: they are marked above.');
     const called = plant.name.trim() || commonName(taxon);
     const where = spotId === null ? 'without a spot' : `to ${spotPlace(facts, spotId)}`;
     const refused = await attempt(`Added ${called} ${where}`, [putFact('plants', { ...plant, spotId })]);
-    if (refused) {
-      setRefusal(refused.message);
-      return;
-    }
+    if (refused) return setRefusal(refused.message);
     router.replace({ pathname: '/plants/[plantId]', params: { plantId: plant.id } });
     onAdded();
   };
+  const set = (field: string, value: string) => useDrafts.getState().put(DRAFT, { ...draft, [field]: value });
+  return { plant, values, errors, set, stage, setStage, refusal, add };
+}
+
+function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
+  const { danger } = useInk();
+  const units = useUnits();
+  const { plant, values, errors, set, stage, setStage, refusal, add } = useNewPlant({ facts, taxon, onAdded });
   return (
     <View style={{ gap: SPACE.m }}>
       <View>
@@ -148,28 +147,35 @@ function AddTaxon({ facts, taxon, onBack, onAdded }: AddTaxonGiven) {
           kind={item.kind === 'text' ? 'text' : 'number'}
           value={values[item.field] ?? ''}
           help={item.help}
-          error={parsed.errors[item.field]}
-          onValue={(value) => useDrafts.getState().put(DRAFT, { ...draft, [item.field]: value })}
+          error={errors[item.field]}
+          onValue={(value) => set(item.field, value)}
         />
       ))}
       {refusal ? <Body style={{ color: danger }}>✕ {refusal}</Body> : null}
       <Rule />
       <Heading>Where it would do best</Heading>
-      {ranked ? (
-        <SpotChoices
-          facts={facts}
-          ranked={ranked}
-          month={month}
-          here={null}
-          verb="Put it here"
-          onChoose={(spotId) => void add(spotId)}
-        />
+      {plant ? (
+        <BestSpots facts={facts} plant={plant} onChoose={(spotId) => void add(spotId)} />
       ) : (
-        <>{plant ? <Pending asked={ranking} /> : <Small>Mend what is marked above first.</Small>}</>
+        <Small>Mend what is marked above first.</Small>
       )}
       <Button onPress={() => void add(null)} style={{ alignSelf: 'flex-start' }}>
         Add it without a spot
       </Button>
     </View>
   );
+}
+
+interface BestSpotsGiven {
+  readonly facts: HomeFacts;
+  readonly plant: Plant;
+  readonly onChoose: (spotId: string) => void;
+}
+
+function BestSpots({ facts, plant, onChoose }: BestSpotsGiven) {
+  const [month] = useMonth();
+  const ranking = useRanking(facts, plant);
+  const ranked = shownValue(ranking);
+  if (!ranked) return <Pending asked={ranking} />;
+  return <SpotChoices facts={facts} ranked={ranked} month={month} here={null} verb="Put it here" onChoose={onChoose} />;
 }

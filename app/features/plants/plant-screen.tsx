@@ -1,6 +1,15 @@
 /** One plant: how it fares where it stands, what it wants, where it would fare better, what happened to it. */
 import { knowledge } from '@dulvan/catalogue';
-import { drop, fallenWith, knownPlant, patch, type HomeFacts, type Plant } from '@dulvan/core';
+import {
+  drop,
+  fallenWith,
+  knownPlant,
+  patch,
+  type HomeFacts,
+  type Known,
+  type Plant,
+  type PlantAnswer,
+} from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -35,87 +44,117 @@ export function PlantScreen({ plantId }: { readonly plantId: string }) {
   return <PlantView key={plant.id} facts={facts} plant={plant} />;
 }
 
-function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant: Plant }) {
+interface PlantGiven {
+  readonly facts: HomeFacts;
+  readonly plant: Plant;
+}
+
+function PlantView({ facts, plant }: PlantGiven) {
   const [month, setMonth] = useMonth();
-  const [figures, setFigures] = useState<'hidden' | 'shown'>('hidden');
-  const units = useUnits();
   const answer = usePlantAnswer(plant.id);
-  const here = useSpotAnswer(plant.spotId);
-  const ranking = useRanking(facts, plant);
-  const ranked = shownValue(ranking);
-  const { state } = useVerdicts();
-  const change = useHome((state) => state.change);
-  const [editing, setEditing] = useState<'no' | 'yes'>('no');
   const known = useMemo(() => knownPlant(facts, plant, knowledge), [facts, plant]);
-  const taxon = known?.taxon;
-  const name = plantName(facts, plant);
-  const fit = answer?.fit ?? null;
   const target = answer?.targets[month - 1];
-  const moveTo = (spotId: string) =>
-    void change(`Moved ${name} to ${spotPlace(facts, spotId)}`, [patch('plants', plant.id, { spotId })]);
-  const takeOut = async () => {
-    const { gone } = fallenWith(facts, [{ list: 'plants', id: plant.id }]);
-    const outcome = await change(
-      `Took out ${name}`,
-      gone.map(({ list, id }) => drop(list, id)),
-    );
-    if (outcome === 'stored') router.replace('/plants');
-  };
   return (
     <Page>
-      <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
-        <FitMark fit={fit?.months[month - 1] ?? null} size={40} />
-        <View style={{ flex: 1 }}>
-          <Title>{name}</Title>
-          <Small>{`${latinName(facts, plant)} · ${STAGE_WORD[plant.stage]}`}</Small>
-          <Small>{spotPlace(facts, plant.spotId)}</Small>
-        </View>
-        {fit ? <Body testID="plant-whole">{fitShare(fit.whole)}</Body> : null}
-      </View>
-      {state === 'working' && plant.spotId ? <Small>Working it out anew …</Small> : null}
-      {fit ? (
-        <>
-          {fit.troubles.length === 0 ? <Body>It has all it wants, all year.</Body> : null}
-          {fit.troubles.slice(0, 4).map((trouble) => (
-            <View
-              key={`${trouble.factor}${trouble.months[0]}`}
-              style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}
-            >
-              <View style={{ paddingTop: 2 }}>
-                <FactorSign factor={trouble.factor} />
-              </View>
-              <Body style={{ flex: 1 }} testID="plant-trouble">
-                {troubleSentence(trouble, units)}
-              </Body>
-            </View>
-          ))}
-          {fit.troubles[0] ? (
-            <MendAction facts={facts} plant={plant} answer={answer!} here={here} trouble={fit.troubles[0]} />
-          ) : null}
-          <FitYear months={fit.months} month={month} />
-          <TextLink href={{ pathname: '/why', params: { figure: 'fit', plant: plant.id, month: String(month) } }}>
-            Why this verdict
-          </TextLink>
-        </>
-      ) : null}
+      <Head facts={facts} plant={plant} fit={answer?.fit ?? null} month={month} />
+      <Verdict facts={facts} plant={plant} answer={answer} month={month} />
       {plant.spotId ? (
         <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: plant.spotId } }}>
           The year at its spot
         </TextLink>
       ) : null}
       <Rule />
-      {taxon && target ? (
-        <Needs taxon={taxon} target={target} />
+      {known && target ? (
+        <Needs taxon={known.taxon} target={target} />
       ) : (
         <Body>Its name is not in the catalogue, so its needs are not known.</Body>
       )}
-      {answer && answer.targets.length === 12 ? (
+      {answer?.targets.length === 12 ? (
         <>
           <Heading>Its target through the year</Heading>
           <YearBands targets={answer.targets} month={month} onMonth={setMonth} />
         </>
       ) : null}
       <Rule />
+      <OtherSpots facts={facts} plant={plant} month={month} />
+      <Rule />
+      <PlantMakeup facts={facts} plant={plant} />
+      {known ? <Figures facts={facts} plant={plant} known={known} /> : null}
+      <Rule />
+      <EditOrTakeOut facts={facts} plant={plant} />
+      <Rule />
+      <PlantJournal facts={facts} plant={plant} />
+    </Page>
+  );
+}
+
+function Head({ facts, plant, fit, month }: PlantGiven & { readonly fit: PlantAnswer['fit']; readonly month: number }) {
+  return (
+    <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
+      <FitMark fit={fit?.months[month - 1] ?? null} size={40} />
+      <View style={{ flex: 1 }}>
+        <Title>{plantName(facts, plant)}</Title>
+        <Small>{`${latinName(facts, plant)} · ${STAGE_WORD[plant.stage]}`}</Small>
+        <Small>{spotPlace(facts, plant.spotId)}</Small>
+      </View>
+      {fit ? <Body testID="plant-whole">{fitShare(fit.whole)}</Body> : null}
+    </View>
+  );
+}
+
+const SHOWN_TROUBLES = 4;
+
+interface VerdictGiven extends PlantGiven {
+  readonly answer: PlantAnswer | null;
+  readonly month: number;
+}
+
+/** What is wrong where it stands, what would mend it, and its year. */
+function Verdict({ facts, plant, answer, month }: VerdictGiven) {
+  const units = useUnits();
+  const { state } = useVerdicts();
+  const here = useSpotAnswer(plant.spotId);
+  const working = state === 'working' && plant.spotId ? <Small>Working it out anew …</Small> : null;
+  if (!answer?.fit) return working;
+  const { troubles, months } = answer.fit;
+  return (
+    <>
+      {working}
+      {troubles.length === 0 ? <Body>It has all it wants, all year.</Body> : null}
+      {troubles.slice(0, SHOWN_TROUBLES).map((trouble) => (
+        <View
+          key={`${trouble.factor}${trouble.months[0]}`}
+          style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}
+        >
+          <View style={{ paddingTop: 2 }}>
+            <FactorSign factor={trouble.factor} />
+          </View>
+          <Body style={{ flex: 1 }} testID="plant-trouble">
+            {troubleSentence(trouble, units)}
+          </Body>
+        </View>
+      ))}
+      {troubles[0] ? (
+        <MendAction facts={facts} plant={plant} answer={answer} here={here} trouble={troubles[0]} />
+      ) : null}
+      <FitYear months={months} month={month} />
+      <TextLink href={{ pathname: '/why', params: { figure: 'fit', plant: plant.id, month: String(month) } }}>
+        Why this verdict
+      </TextLink>
+    </>
+  );
+}
+
+function OtherSpots({ facts, plant, month }: PlantGiven & { readonly month: number }) {
+  const change = useHome((state) => state.change);
+  const ranking = useRanking(facts, plant);
+  const ranked = shownValue(ranking);
+  const moveTo = (spotId: string) =>
+    void change(`Moved ${plantName(facts, plant)} to ${spotPlace(facts, spotId)}`, [
+      patch('plants', plant.id, { spotId }),
+    ]);
+  return (
+    <>
       <Heading>{plant.spotId ? 'Better spots' : 'Spots for it'}</Heading>
       {ranked ? (
         <SpotChoices
@@ -129,33 +168,49 @@ function PlantView({ facts, plant }: { readonly facts: HomeFacts; readonly plant
       ) : (
         <Pending asked={ranking} />
       )}
-      <Rule />
-      <PlantMakeup facts={facts} plant={plant} />
-      {known ? (
-        <Row>
-          <TextLink
-            href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: plant.taxonId } }}
-          >{`${latinName(facts, plant)} in the catalogue`}</TextLink>
-          <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>
-            {figures === 'shown' ? 'Hide its figures' : 'Correct a figure for this plant'}
-          </Button>
-        </Row>
+    </>
+  );
+}
+
+function Figures({ facts, plant, known }: PlantGiven & { readonly known: Known }) {
+  const [figures, setFigures] = useState<'hidden' | 'shown'>('hidden');
+  return (
+    <>
+      <Row>
+        <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: plant.taxonId } }}>
+          {`${latinName(facts, plant)} in the catalogue`}
+        </TextLink>
+        <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>
+          {figures === 'shown' ? 'Hide its figures' : 'Correct a figure for this plant'}
+        </Button>
+      </Row>
+      {figures === 'shown' ? (
+        <FiguresTable known={known} taxonId={null} plantId={plant.id} name={plantName(facts, plant)} />
       ) : null}
-      {known && figures === 'shown' ? (
-        <FiguresTable known={known} taxonId={null} plantId={plant.id} name={name} />
-      ) : null}
-      <Rule />
+    </>
+  );
+}
+
+function EditOrTakeOut({ facts, plant }: PlantGiven) {
+  const change = useHome((state) => state.change);
+  const [editing, setEditing] = useState<'no' | 'yes'>('no');
+  const takeOut = async () => {
+    const { gone } = fallenWith(facts, [{ list: 'plants', id: plant.id }]);
+    const drops = gone.map(({ list, id }) => drop(list, id));
+    const outcome = await change(`Took out ${plantName(facts, plant)}`, drops);
+    if (outcome === 'stored') router.replace('/plants');
+  };
+  return (
+    <>
       <Row>
         <Button onPress={() => setEditing(editing === 'yes' ? 'no' : 'yes')}>
           {editing === 'yes' ? 'Close the form' : 'Edit'}
         </Button>
-        <Button kind="danger" label={`Take out ${name}`} onPress={() => void takeOut()}>
+        <Button kind="danger" label={`Take out ${plantName(facts, plant)}`} onPress={() => void takeOut()}>
           Take out
         </Button>
       </Row>
       {editing === 'yes' ? <FactForm list="plants" initial={plant} onSaved={() => setEditing('no')} /> : null}
-      <Rule />
-      <PlantJournal facts={facts} plant={plant} />
-    </Page>
+    </>
   );
 }

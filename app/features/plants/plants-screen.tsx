@@ -1,5 +1,5 @@
 /** All plants: searched, filtered, the unhappiest first. */
-import { FACTORS, type Factor, type Plant, type PlantAnswer } from '@dulvan/core';
+import { FACTORS, type Factor, type HomeFacts, type Plant, type PlantAnswer } from '@dulvan/core';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { useVerdicts } from '../../state/verdicts';
@@ -19,21 +19,26 @@ type Filter = 'all' | 'wrong' | Factor;
 
 const folded = (text: string) => text.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
 
-export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
-  const facts = useFacts();
-  const wide = useIsWide();
-  const [month] = useMonth();
+interface RowData {
+  readonly plant: Plant;
+  readonly name: string;
+  readonly latin: string;
+  readonly answer: PlantAnswer | null;
+  readonly place: string;
+}
+
+/** What is searched for, how it is filtered and sorted, and the plants that answer it. */
+function useSearch(facts: HomeFacts | null) {
   const { answers } = useVerdicts();
   const [text, setText] = useState('');
   const [sort, setSort] = useState<Sort>('unhappy');
   const [filter, setFilter] = useState<Filter>('all');
-  const [filters, setFilters] = useState<'hidden' | 'shown'>('hidden');
   const rows = useMemo(() => {
     if (!facts) return [];
     const byId = new Map(answers?.plants.map((answer) => [answer.plantId, answer]));
     const wanted = folded(text.trim());
     return facts.plants
-      .map((plant) => ({
+      .map((plant): RowData => ({
         plant,
         name: plantName(facts, plant),
         latin: latinName(facts, plant),
@@ -44,85 +49,96 @@ export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
       .filter(({ answer }) => passes(answer, filter))
       .sort((p, q) => compare(p, q, sort));
   }, [facts, answers, text, sort, filter]);
+  return { rows, of: facts?.plants.length ?? 0, text, setText, sort, setSort, filter, setFilter };
+}
+
+type Search = ReturnType<typeof useSearch>;
+
+export function PlantsScreen({ chosenId }: { readonly chosenId?: string }) {
+  const facts = useFacts();
+  const wide = useIsWide();
+  const [month] = useMonth();
+  const search = useSearch(facts);
   if (!facts) return null;
   return (
     <FlatList
-      data={rows}
+      data={search.rows}
       keyExtractor={({ plant }) => plant.id}
       style={{ flex: 1 }}
       contentContainerStyle={{ padding: wide ? SPACE.l : SPACE.m, paddingBottom: SPACE.xl * 2 }}
-      ListHeaderComponent={
-        <View style={{ gap: SPACE.s, paddingBottom: SPACE.s }}>
-          <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-            <Title>Plants</Title>
-            <TextLink href="/plants/add">Add a plant</TextLink>
-          </View>
-          <Field label="Search" value={text} onValue={setText} />
-          <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-            <Small testID="plant-count">{`${rows.length} of ${facts.plants.length}`}</Small>
-            <Button onPress={() => setFilters(filters === 'shown' ? 'hidden' : 'shown')}>
-              {filters === 'shown' ? 'Hide filters' : 'Filter and sort'}
-            </Button>
-          </View>
-          {filters === 'shown' ? (
-            <>
-              <Choices
-                label="Show"
-                value={filter}
-                onValue={(value) => setFilter(value as Filter)}
-                choices={[
-                  { value: 'all', word: 'All' },
-                  { value: 'wrong', word: 'Something wrong' },
-                  ...FACTORS.map((factor) => ({ value: factor, word: `${FACTOR_WORD[factor]} wrong` })),
-                ]}
-              />
-              <Choices
-                label="Sort"
-                value={sort}
-                onValue={(value) => setSort(value as Sort)}
-                choices={[
-                  { value: 'unhappy', word: 'Unhappiest first' },
-                  { value: 'name', word: 'By name' },
-                  { value: 'place', word: 'By place' },
-                ]}
-              />
-            </>
-          ) : null}
-        </View>
-      }
+      ListHeaderComponent={<Head search={search} />}
       ListEmptyComponent={
-        <Body>
-          {facts.plants.length === 0 ? 'No plant yet. Add the first one.' : 'No plant fits what you search for.'}
-        </Body>
+        <Body>{search.of === 0 ? 'No plant yet. Add the first one.' : 'No plant fits what you search for.'}</Body>
       }
-      renderItem={({ item: { plant, name, answer, place } }) => (
-        <RowLink
-          href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
-          label={name}
-          current={plant.id === chosenId}
-        >
-          <FitMark fit={answer?.fit?.months[month - 1] ?? null} size={28} />
-          <View style={{ flex: 1 }}>
-            <Body>{name}</Body>
-            <Small>{place}</Small>
-          </View>
-          <View style={{ alignItems: 'flex-end' }}>
-            <Body>{answer?.fit ? fitShare(answer.fit.whole) : '–'}</Body>
-            <Small>
-              {answer?.fit ? (answer.fit.troubles[0] ? troubleName(answer.fit.troubles[0].worst) : 'All right') : ''}
-            </Small>
-          </View>
-        </RowLink>
-      )}
+      renderItem={({ item }) => <PlantRow row={item} month={month} current={item.plant.id === chosenId} />}
     />
   );
 }
 
-interface RowData {
-  readonly plant: Plant;
-  readonly name: string;
-  readonly answer: PlantAnswer | null;
-  readonly place: string;
+const BETWEEN = { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' } as const;
+
+function Head({ search: { rows, of, text, setText, ...ways } }: { readonly search: Search }) {
+  const [filters, setFilters] = useState<'hidden' | 'shown'>('hidden');
+  return (
+    <View style={{ gap: SPACE.s, paddingBottom: SPACE.s }}>
+      <View style={BETWEEN}>
+        <Title>Plants</Title>
+        <TextLink href="/plants/add">Add a plant</TextLink>
+      </View>
+      <Field label="Search" value={text} onValue={setText} />
+      <View style={BETWEEN}>
+        <Small testID="plant-count">{`${rows.length} of ${of}`}</Small>
+        <Button onPress={() => setFilters(filters === 'shown' ? 'hidden' : 'shown')}>
+          {filters === 'shown' ? 'Hide filters' : 'Filter and sort'}
+        </Button>
+      </View>
+      {filters === 'shown' ? <Filters {...ways} /> : null}
+    </View>
+  );
+}
+
+const FILTERS = [
+  { value: 'all', word: 'All' },
+  { value: 'wrong', word: 'Something wrong' },
+  ...FACTORS.map((factor) => ({ value: factor, word: `${FACTOR_WORD[factor]} wrong` })),
+];
+const SORTS = [
+  { value: 'unhappy', word: 'Unhappiest first' },
+  { value: 'name', word: 'By name' },
+  { value: 'place', word: 'By place' },
+];
+
+function Filters({ filter, setFilter, sort, setSort }: Pick<Search, 'filter' | 'setFilter' | 'sort' | 'setSort'>) {
+  return (
+    <>
+      <Choices label="Show" value={filter} onValue={(value) => setFilter(value as Filter)} choices={FILTERS} />
+      <Choices label="Sort" value={sort} onValue={(value) => setSort(value as Sort)} choices={SORTS} />
+    </>
+  );
+}
+
+interface PlantRowGiven {
+  readonly row: RowData;
+  readonly month: number;
+  readonly current: boolean;
+}
+
+function PlantRow({ row: { plant, name, answer, place }, month, current }: PlantRowGiven) {
+  const fit = answer?.fit;
+  const [worst] = fit?.troubles ?? [];
+  return (
+    <RowLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={name} current={current}>
+      <FitMark fit={fit?.months[month - 1] ?? null} size={28} />
+      <View style={{ flex: 1 }}>
+        <Body>{name}</Body>
+        <Small>{place}</Small>
+      </View>
+      <View style={{ alignItems: 'flex-end' }}>
+        <Body>{fit ? fitShare(fit.whole) : '–'}</Body>
+        <Small>{fit ? (worst ? troubleName(worst.worst) : 'All right') : ''}</Small>
+      </View>
+    </RowLink>
+  );
 }
 
 function passes(answer: PlantAnswer | null, filter: Filter): boolean {

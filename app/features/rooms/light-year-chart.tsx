@@ -29,76 +29,101 @@ function sharesOf({ shares }: Condition): Record<Source, number> {
 const outOfReach = (drawing: View | null) => (drawing as unknown as Element | null)?.setAttribute?.('inert', '');
 
 export default function LightYearChart({ conditions }: { readonly conditions: readonly Condition[] }) {
-  const ink = useInk();
   const [width, setWidth] = useState(0);
   const [table, setTable] = useState<'hidden' | 'shown'>('hidden');
   const shares = conditions.map(sharesOf);
-  const most = Math.max(1, ...conditions.map((condition) => condition.dli));
   const used = SOURCES.filter((source) => shares.some((month) => month[source] > 0.005));
-  const pitch = (width - 40) / 12;
+  const sourced = { conditions, shares, used };
   return (
     <View style={{ gap: SPACE.xs }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
       <Small>Light by month, mol a day</Small>
       {width > 0 ? (
         <View aria-hidden ref={outOfReach} style={{ pointerEvents: 'none' }}>
-          <BarChart
-            stackData={shares.map((month, i) => ({
-              label: MONTH_NAMES[i]!.charAt(0),
-              stacks: used.map((source) => ({ value: Number(month[source].toFixed(3)), color: ink.source[source] })),
-            }))}
-            width={width - 36}
-            height={150}
-            barWidth={pitch * 0.66}
-            spacing={pitch * 0.34}
-            initialSpacing={4}
-            endSpacing={0}
-            maxValue={ceiling(most)}
-            noOfSections={4}
-            yAxisLabelWidth={34}
-            formatYLabel={(label: string) => String(Number(Number(label).toFixed(2)))}
-            yAxisThickness={0}
-            xAxisColor={ink.strongLine}
-            rulesColor={ink.line}
-            yAxisTextStyle={{ fontFamily: FONT.lettering, fontSize: 13, color: ink.soft }}
-            xAxisLabelTextStyle={{ fontFamily: FONT.lettering, fontSize: 14, color: ink.soft, textAlign: 'center' }}
-            disableScroll
-            disablePress
-          />
+          <Bars {...sourced} width={width} />
         </View>
       ) : null}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        {used.map((source) => (
-          <View key={source} style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-            <View style={{ width: 12, height: 12, backgroundColor: ink.source[source] }} />
-            <Small>{SOURCE_WORD[source]}</Small>
-          </View>
-        ))}
-      </View>
+      <Legend used={used} />
       <Button onPress={() => setTable(table === 'shown' ? 'hidden' : 'shown')} style={{ alignSelf: 'flex-start' }}>
         {table === 'shown' ? 'Hide the table' : 'Show as a table'}
       </Button>
-      {table === 'shown' ? (
-        <View role="table" aria-label="Light by month and source, mol a day">
-          <View role="row" style={{ flexDirection: 'row' }}>
-            <Cell head>Month</Cell>
-            {used.map((source) => (
-              <Cell head key={source}>
-                {SOURCE_WORD[source]}
-              </Cell>
-            ))}
-            <Cell head>All</Cell>
-          </View>
-          {conditions.map((condition, i) => (
-            <View role="row" key={condition.month} style={{ flexDirection: 'row' }}>
-              <Cell>{MONTH_NAMES[i]!.slice(0, 3)}</Cell>
-              {used.map((source) => (
-                <Cell key={source}>{mol(shares[i]![source])}</Cell>
-              ))}
-              <Cell>{mol(condition.dli)}</Cell>
-            </View>
-          ))}
+      {table === 'shown' ? <Table {...sourced} /> : null}
+    </View>
+  );
+}
+
+interface Sourced {
+  readonly conditions: readonly Condition[];
+  /** Month by month, mol a day. */
+  readonly shares: readonly Record<Source, number>[];
+  readonly used: readonly Source[];
+}
+
+function Bars({ conditions, shares, used, width }: Sourced & { readonly width: number }) {
+  const ink = useInk();
+  const pitch = (width - 40) / 12;
+  const lettering = { fontFamily: FONT.lettering, color: ink.soft };
+  return (
+    <BarChart
+      stackData={shares.map((month, i) => ({
+        label: MONTH_NAMES[i]!.charAt(0),
+        stacks: used.map((source) => ({ value: Number(month[source].toFixed(3)), color: ink.source[source] })),
+      }))}
+      width={width - 36}
+      height={150}
+      barWidth={pitch * 0.66}
+      spacing={pitch * 0.34}
+      initialSpacing={4}
+      endSpacing={0}
+      maxValue={ceiling(Math.max(1, ...conditions.map((condition) => condition.dli)))}
+      noOfSections={4}
+      yAxisLabelWidth={34}
+      formatYLabel={(label: string) => String(Number(Number(label).toFixed(2)))}
+      yAxisThickness={0}
+      xAxisColor={ink.strongLine}
+      rulesColor={ink.line}
+      yAxisTextStyle={{ ...lettering, fontSize: 13 }}
+      xAxisLabelTextStyle={{ ...lettering, fontSize: 14, textAlign: 'center' }}
+      disableScroll
+      disablePress
+    />
+  );
+}
+
+function Legend({ used }: Pick<Sourced, 'used'>) {
+  const ink = useInk();
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+      {used.map((source) => (
+        <View key={source} style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+          <View style={{ width: 12, height: 12, backgroundColor: ink.source[source] }} />
+          <Small>{SOURCE_WORD[source]}</Small>
         </View>
-      ) : null}
+      ))}
+    </View>
+  );
+}
+
+function Table({ conditions, shares, used }: Sourced) {
+  return (
+    <View role="table" aria-label="Light by month and source, mol a day">
+      <View role="row" style={{ flexDirection: 'row' }}>
+        <Cell head>Month</Cell>
+        {used.map((source) => (
+          <Cell head key={source}>
+            {SOURCE_WORD[source]}
+          </Cell>
+        ))}
+        <Cell head>All</Cell>
+      </View>
+      {conditions.map((condition, i) => (
+        <View role="row" key={condition.month} style={{ flexDirection: 'row' }}>
+          <Cell>{MONTH_NAMES[i]!.slice(0, 3)}</Cell>
+          {used.map((source) => (
+            <Cell key={source}>{mol(shares[i]![source])}</Cell>
+          ))}
+          <Cell>{mol(condition.dli)}</Cell>
+        </View>
+      ))}
     </View>
   );
 }
