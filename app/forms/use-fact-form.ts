@@ -46,98 +46,106 @@ export function changeOf(list: ChangeList, initial: Entry, entry: Entry, isNew: 
   return Object.keys(fields).length > 0 ? patch(list, entry.id, fields) : null;
 }
 
-export function useFactForm({ list, initial, isNew }: FactFormGiven): FactFormState {
-  const { items, noun } = FORM_SPECS[list];
+/** What is typed over what is stored: kept as a draft, read, and held against what has changed elsewhere. */
+function useTyped({ list, initial, isNew }: FactFormGiven) {
+  const { items } = FORM_SPECS[list];
   const units = useUnits();
   const facts = useHome((state) => state.facts);
   const revision = useHome((state) => state.revision);
-  const attempt = useHome((state) => state.attempt);
   const draftKey = isNew ? `${list}/new` : `${list}/${initial.id}`;
   const draft = useDrafts((state) => state.drafts[draftKey]);
   const { put: keepDraft, drop: dropDraft } = useDrafts.getState();
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const [saving, setSaving] = useState(false);
   const [touched, setTouched] = useState<ReadonlySet<string>>(new Set());
-  const entry0 = initial as Entry;
-  const storedValues = useMemo(() => valuesOf(list, items, entry0, units), [list, items, entry0, units]);
+  const entry = initial as Entry;
+  const stored = useMemo(() => valuesOf(list, items, entry, units), [list, items, entry, units]);
   const typed = useMemo(() => Object.fromEntries(Object.entries(draft ?? {}).filter(isTyped)), [draft]);
-  const values: FormValues = useMemo(() => ({ ...storedValues, ...typed }), [storedValues, typed]);
+  const values: FormValues = useMemo(() => ({ ...stored, ...typed }), [stored, typed]);
   const parsed = useMemo(
-    () => readForm({ list, items, initial: entry0, facts, units }, values),
-    [list, items, values, entry0, facts, units],
+    () => readForm({ list, items, initial: entry, facts, units }, values),
+    [list, items, values, entry, facts, units],
   );
-  const elsewhere = useMemo(() => changedElsewhere(storedValues, draft ?? {}), [storedValues, draft]);
-
-  const setValue = (field: string, value: string) => {
-    setRefusal(null);
-    setTouched((before) => new Set(before).add(field));
-    const next: Record<string, string> = {
-      [BASE]: String(revision),
-      [seenKey(field)]: storedValues[field] ?? '',
-      ...draft,
-      [field]: value,
-    };
-    // A new place suggests its weather until the grower has chosen one.
-    if (list === 'home' && field === 'latitude' && !touched.has('climateId')) {
-      const latitude = typedNumber(value);
-      if (Math.abs(latitude) <= 90) next.climateId = suggestedClimate(latitude);
-    }
-    keepDraft(draftKey, next);
-  };
-  /** What was shown of changes elsewhere counts as seen: who saves again means it. */
-  const seeTheirs = () => {
-    const seen = Object.fromEntries(Object.keys(typed).map((field) => [seenKey(field), storedValues[field] ?? '']));
-    keepDraft(draftKey, { ...draft, ...seen, [BASE]: String(useHome.getState().revision) });
-  };
-
+  const elsewhere = useMemo(() => changedElsewhere(stored, draft ?? {}), [stored, draft]);
   return {
     values,
     parsed,
-    changed: draft !== undefined,
     elsewhere,
-    refusal,
-    saving,
-    isTouched: (field) => touched.has(field),
-    setValue,
-    takeTheirs(field) {
+    changed: draft !== undefined,
+    /** A draft that was begun on an earlier revision is held against all that has changed since. */
+    base: Number(draft?.[BASE] ?? revision),
+    isTouched: (field: string) => touched.has(field),
+    touchAll: () => setTouched(new Set(items.map((item) => item.field))),
+    drop: () => dropDraft(draftKey),
+    setValue(field: string, value: string) {
+      setTouched((before) => new Set(before).add(field));
+      const begun = { [BASE]: String(revision), [seenKey(field)]: stored[field] ?? '' };
+      const next = { ...begun, ...draft, [field]: value };
+      keepDraft(draftKey, { ...next, ...suggestedBy(list, field, value, touched) });
+    },
+    takeTheirs(field: string) {
       const { [field]: _mine, [seenKey(field)]: _seen, ...rest } = draft ?? {};
       if (Object.entries(rest).some(isTyped)) keepDraft(draftKey, rest);
       else dropDraft(draftKey);
     },
-    startOver() {
-      dropDraft(draftKey);
-      setRefusal(null);
+    /** What was shown of changes elsewhere counts as seen: who saves again means it. */
+    seeTheirs() {
+      const seen = Object.fromEntries(Object.keys(typed).map((field) => [seenKey(field), stored[field] ?? '']));
+      keepDraft(draftKey, { ...draft, ...seen, [BASE]: String(useHome.getState().revision) });
     },
-    async save() {
-      setTouched(new Set(items.map((item) => item.field)));
-      const { entry, errors } = parsed;
-      if (!entry || Object.keys(errors).length > 0) {
-        setRefusal('Some answers cannot be kept yet: they are marked above.');
-        return false;
-      }
-      const change = changeOf(list, entry0, entry, isNew);
-      if (!change) {
-        dropDraft(draftKey);
-        return true;
-      }
+  };
+}
+
+/** A new place suggests its weather until the grower has chosen one. */
+function suggestedBy(list: ChangeList, field: string, value: string, touched: ReadonlySet<string>): FormValues {
+  if (list !== 'home' || field !== 'latitude' || touched.has('climateId')) return {};
+  const latitude = typedNumber(value);
+  return Math.abs(latitude) <= 90 ? { climateId: suggestedClimate(latitude) } : {};
+}
+
+export function useFactForm(given: FactFormGiven): FactFormState {
+  const { list, initial, isNew } = given;
+  const attempt = useHome((state) => state.attempt);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [saving, setSaving] = useState(false);
+  const { base, touchAll, drop, seeTheirs, setValue, ...typed } = useTyped(given);
+
+  const save = async () => {
+    touchAll();
+    const { entry, errors } = typed.parsed;
+    if (!entry || Object.keys(errors).length > 0) {
+      setRefusal('Some answers cannot be kept yet: they are marked above.');
+      return false;
+    }
+    const change = changeOf(list, initial as Entry, entry, isNew);
+    if (change) {
       setSaving(true);
-      const summary = `${isNew ? 'Added' : 'Changed'} the ${noun}${wordOf(entry)}`;
-      // A draft that was begun on an earlier revision is held against all that has changed since.
-      const base = isNew ? {} : { base: Number(draft?.[BASE] ?? revision) };
-      const refused = await attempt(summary, [change], { ...base, ...(list === 'home' ? { homeId: entry.id } : {}) });
+      const summary = `${isNew ? 'Added' : 'Changed'} the ${FORM_SPECS[list].noun}${wordOf(entry)}`;
+      const options = { ...(isNew ? {} : { base }), ...(list === 'home' ? { homeId: entry.id } : {}) };
+      const refused = await attempt(summary, [change], options);
       setSaving(false);
       if (refused) {
-        setRefusal(
-          refused.conflicts
-            ? `${refused.message} See the fields marked below; save again to put yours in their place.`
-            : refused.message,
-        );
+        const again = ' See the fields marked below; save again to put yours in their place.';
+        setRefusal(`${refused.message}${refused.conflicts ? again : ''}`);
         if (refused.conflicts) seeTheirs();
         return false;
       }
-      dropDraft(draftKey);
-      return true;
+    }
+    drop();
+    return true;
+  };
+
+  return {
+    ...typed,
+    refusal,
+    saving,
+    setValue(field, value) {
+      setRefusal(null);
+      setValue(field, value);
     },
+    startOver() {
+      drop();
+      setRefusal(null);
+    },
+    save,
   };
 }
 

@@ -66,72 +66,76 @@ interface Given {
   readonly name: string;
 }
 
-export function FiguresTable({ known, taxonId, plantId, name }: Given) {
-  const change = useHome((state) => state.change);
-  const units = useUnits();
+export function FiguresTable(given: Given) {
   const [open, setOpen] = useState<Figure | null>(null);
-  const ownOf = (key: Figure) =>
-    known.corrections.find(
-      (correction) => correction.figure === key && correction.taxonId === taxonId && correction.plantId === plantId,
-    );
-  const inheritedOf = (key: Figure) =>
-    known.corrections.find((correction) => correction.figure === key && correction.plantId !== plantId);
   return (
-    <View role="table" aria-label={`Figures of ${name}`}>
-      {FIGURE_KEYS.map((key) => {
-        const own = ownOf(key);
-        const inherited = inheritedOf(key);
-        const shownNow = own?.value ?? inherited?.value ?? figureOf(known.before, key);
-        const whose = own ? 'yours' : inherited ? 'yours for the whole taxon' : null;
-        const { label } = FIGURES[key];
-        return (
-          <View key={key} role="row" style={{ paddingVertical: SPACE.xs, gap: 2 }}>
-            <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
-              <View role="rowheader" style={{ flex: 1 }}>
-                <Body>{label}</Body>
-              </View>
-              <View role="cell" style={{ alignItems: 'flex-end' }}>
-                <Body style={{ fontVariant: ['tabular-nums'] }}>{figureWords(key, shownNow, units)}</Body>
-                <Small>
-                  {whose
-                    ? `${whose}; before ${figureWords(key, figureOf(known.before, key), units)}`
-                    : sureOf(known.before, key)}
-                </Small>
-              </View>
-              <View role="cell">
-                <Button label={`Correct ${label}`} onPress={() => setOpen(open === key ? null : key)}>
-                  {open === key ? 'Close' : 'Correct'}
-                </Button>
-              </View>
-            </View>
-            {own ? (
-              <Row>
-                <Small>{`“${own.reason}”, ${own.on}`}</Small>
-                <Button
-                  label={`Withdraw the correction of ${label}`}
-                  onPress={() =>
-                    void change(`Withdrew a correction of ${name}: ${label}`, [drop('corrections', own.id)])
-                  }
-                >
-                  Withdraw
-                </Button>
-              </Row>
-            ) : null}
-            {open === key ? (
-              <CorrectionForm
-                known={known}
-                figure={key}
-                before={own ?? null}
-                taxonId={taxonId}
-                plantId={plantId}
-                name={name}
-                onDone={() => setOpen(null)}
-              />
-            ) : null}
-          </View>
-        );
-      })}
+    <View role="table" aria-label={`Figures of ${given.name}`}>
+      {FIGURE_KEYS.map((key) => (
+        <FigureRow key={key} {...given} figure={key} open={open === key ? 'yes' : 'no'} onOpen={setOpen} />
+      ))}
     </View>
+  );
+}
+
+interface RowGiven extends Given {
+  readonly figure: Figure;
+  readonly open: 'no' | 'yes';
+  readonly onOpen: (figure: Figure | null) => void;
+}
+
+function FigureRow({ figure, open, onOpen, ...given }: RowGiven) {
+  const units = useUnits();
+  const { known, taxonId, plantId } = given;
+  const ofFigure = known.corrections.filter((correction) => correction.figure === figure);
+  const own = ofFigure.find((correction) => correction.taxonId === taxonId && correction.plantId === plantId);
+  const inherited = ofFigure.find((correction) => correction.plantId !== plantId);
+  const before = figureOf(known.before, figure);
+  const whose = own ? 'yours' : inherited ? 'yours for the whole taxon' : null;
+  const { label } = FIGURES[figure];
+  return (
+    <View role="row" style={{ paddingVertical: SPACE.xs, gap: 2 }}>
+      <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
+        <View role="rowheader" style={{ flex: 1 }}>
+          <Body>{label}</Body>
+        </View>
+        <View role="cell" style={{ alignItems: 'flex-end' }}>
+          <Body style={{ fontVariant: ['tabular-nums'] }}>
+            {figureWords(figure, own?.value ?? inherited?.value ?? before, units)}
+          </Body>
+          <Small>
+            {whose ? `${whose}; before ${figureWords(figure, before, units)}` : sureOf(known.before, figure)}
+          </Small>
+        </View>
+        <View role="cell">
+          <Button label={`Correct ${label}`} onPress={() => onOpen(open === 'yes' ? null : figure)}>
+            {open === 'yes' ? 'Close' : 'Correct'}
+          </Button>
+        </View>
+      </View>
+      {own ? <OwnFigure own={own} name={given.name} label={label} /> : null}
+      {open === 'yes' ? (
+        <CorrectionForm {...given} figure={figure} before={own ?? null} onDone={() => onOpen(null)} />
+      ) : null}
+    </View>
+  );
+}
+
+interface OwnGiven {
+  readonly own: Correction;
+  readonly name: string;
+  readonly label: string;
+}
+
+function OwnFigure({ own: { id, reason, on }, name, label }: OwnGiven) {
+  const change = useHome((state) => state.change);
+  const withdraw = () => void change(`Withdrew a correction of ${name}: ${label}`, [drop('corrections', id)]);
+  return (
+    <Row>
+      <Small>{`“${reason}”, ${on}`}</Small>
+      <Button label={`Withdraw the correction of ${label}`} onPress={withdraw}>
+        Withdraw
+      </Button>
+    </Row>
   );
 }
 
@@ -147,75 +151,66 @@ interface FormGiven extends Given {
   readonly onDone: () => void;
 }
 
-function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone }: FormGiven) {
-  const { danger } = useInk();
+/** What is typed of a correction, kept until it is stored; what is wrong stands beside its field. */
+function useCorrection({ known, figure, before, taxonId, plantId, name, onDone }: FormGiven) {
   const home = useHome((state) => state.facts?.home);
   const attempt = useHome((state) => state.attempt);
+  const units = useUnits();
   const draftKey = `correction/${plantId ?? taxonId}/${figure}`;
-  const draft = useDrafts((state) => state.drafts[draftKey]) ?? {};
+  const draft = useDrafts((state) => state.drafts[draftKey]);
   const { put: keepDraft, drop: dropDraft } = useDrafts.getState();
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const units = useUnits();
   const { unit, show, read } = scaleOf(figure, units);
-  const { from, to } = FIGURES[figure];
-  const rangeWords = `A number from ${Number(show(from).toFixed(1))} to ${Number(show(to).toFixed(1))} ${unit}.`;
-  const shownValue = draft.value ?? (before ? String(Number(show(before.value).toFixed(2))) : '');
-  const reason = draft.reason ?? before?.reason ?? '';
+  const { from, to, label } = FIGURES[figure];
+  const range = `A number from ${Number(show(from).toFixed(1))} to ${Number(show(to).toFixed(1))} ${unit}.`;
+  const value = draft?.value ?? (before ? String(Number(show(before.value).toFixed(2))) : '');
+  const reason = draft?.reason ?? before?.reason ?? '';
+  const leave = () => {
+    dropDraft(draftKey);
+    onDone();
+  };
   const save = async () => {
     if (!home) return;
-    const on = todayAt(home.timeZone);
-    const parsed = correctionSchema.safeParse({
-      id: before?.id ?? newId(),
-      homeId: home.id,
-      taxonId,
-      plantId,
-      figure,
-      value: read(typedNumber(shownValue)),
-      reason,
-      on,
-    });
+    const about = { id: before?.id ?? newId(), homeId: home.id, taxonId, plantId, figure };
+    const given = { ...about, value: read(typedNumber(value)), reason, on: todayAt(home.timeZone) };
+    const parsed = correctionSchema.safeParse(given);
     if (!parsed.success) {
-      setErrors(
-        Object.fromEntries(
-          parsed.error.issues.map((issue) => [
-            String(issue.path[0]),
-            issue.path[0] === 'value' ? rangeWords : issue.message,
-          ]),
-        ),
-      );
-      return;
+      const issues = parsed.error.issues.map(({ path: [field], message }) => [String(field), message] as const);
+      return setErrors(Object.fromEntries(issues.map(([field, told]) => [field, field === 'value' ? range : told])));
     }
     const crossed = wrongOrder(withFigure(known.taxon, figure, parsed.data.value));
     if (crossed) {
       const other = crossed.lower === figure ? crossed.upper : crossed.lower;
-      setErrors({
-        value: `It would cross “${FIGURES[other].label}”, which stands at ${figureWords(other, figureOf(known.taxon, other), units)}. Correct that one first.`,
-      });
-      return;
+      const standsAt = figureWords(other, figureOf(known.taxon, other), units);
+      const told = `It would cross “${FIGURES[other].label}”, which stands at ${standsAt}. Correct that one first.`;
+      return setErrors({ value: told });
     }
-    const refusal = await attempt(`Corrected ${name}: ${FIGURES[figure].label}`, [put('corrections', parsed.data)]);
-    if (refusal) {
-      setErrors({ value: refusal.message });
-      return;
-    }
-    dropDraft(draftKey);
-    onDone();
+    const refusal = await attempt(`Corrected ${name}: ${label}`, [put('corrections', parsed.data)]);
+    if (refusal) setErrors({ value: refusal.message });
+    else leave();
   };
+  const set = (field: 'value' | 'reason') => (text: string) => keepDraft(draftKey, { ...draft, [field]: text });
+  return { unit, range, value, reason, set, errors, save, leave };
+}
+
+function CorrectionForm(given: FormGiven) {
+  const { danger } = useInk();
+  const { unit, range, value, reason, set, errors, save, leave } = useCorrection(given);
   return (
     <View style={{ gap: SPACE.s, paddingVertical: SPACE.s }}>
       <Field
         label="Your figure"
         kind="number"
         unit={unit}
-        value={shownValue}
-        onValue={(value) => keepDraft(draftKey, { ...draft, value })}
+        value={value}
+        onValue={set('value')}
         error={errors.value}
-        help={rangeWords}
+        help={range}
       />
       <Field
         label="Why"
         value={reason}
-        onValue={(text) => keepDraft(draftKey, { ...draft, reason: text })}
+        onValue={set('reason')}
         error={errors.reason}
         help="What you saw or measured; it stands beside the figure."
       />
@@ -224,14 +219,7 @@ function CorrectionForm({ known, figure, before, taxonId, plantId, name, onDone 
         <Button kind="main" onPress={() => void save()}>
           Keep this figure
         </Button>
-        <Button
-          onPress={() => {
-            dropDraft(draftKey);
-            onDone();
-          }}
-        >
-          Leave it
-        </Button>
+        <Button onPress={leave}>Leave it</Button>
       </Row>
     </View>
   );

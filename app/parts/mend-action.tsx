@@ -36,84 +36,92 @@ const AIR_WORDS: Record<Extract<Mend, { kind: 'air' }>['what'], string> = {
 };
 
 export function MendAction({ facts, plant, answer, here, trouble }: Given) {
-  const change = useHome((state) => state.change);
-  const tryOut = useHome((state) => state.tryOut);
   const condition = here?.conditions[trouble.worstMonth - 1];
   if (!condition) return null;
   const mend = mendOf({ facts, plant, trouble, condition, whole: answer.fit?.whole ?? 0, bestFree: answer.bestFree });
-  const name = plantName(facts, plant);
   switch (mend.kind) {
-    case 'move': {
-      const place = spotPlace(facts, mend.spotId);
-      return (
-        <Row>
-          <Button
-            kind="main"
-            label={`Move ${name} to ${place}`}
-            onPress={() =>
-              void change(`Moved ${name} to ${place}`, [patch('plants', plant.id, { spotId: mend.spotId })])
-            }
-          >
-            {`Move to ${place}`}
-          </Button>
-          <Small>{`Fit over the year ${fitShare(mend.wholeBefore)} now, ${fitShare(mend.wholeAfter)} there`}</Small>
-        </Row>
-      );
-    }
-    case 'lamp-hours': {
-      const circuit = facts.circuits.find((candidate) => candidate.id === mend.circuitId)!;
-      const hours = `${clock(mend.onMinute)} to ${clock(mend.offMinute)}`;
-      return (
-        <Row>
-          <Button
-            kind="main"
-            label={`Try ${circuit.name} ${hours} for ${name}`}
-            onPress={() =>
-              tryOut(`${circuit.name}: ${hours}`, [
-                patch('circuits', circuit.id, { onMinute: mend.onMinute, offMinute: mend.offMinute }),
-              ])
-            }
-          >
-            {`Try ${circuit.name.toLowerCase()} ${hours}`}
-          </Button>
-          <Small>{`Now ${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}; all plants on it get the same`}</Small>
-        </Row>
-      );
-    }
-    case 'curtain': {
-      const window = facts.windows.find((candidate) => candidate.id === mend.windowId)!;
-      const curtain = curtains.find((candidate) => candidate.id === mend.curtainId)!;
-      return (
-        <Button
-          kind="main"
-          label={`Try a curtain at the ${window.name} for ${name}`}
-          onPress={() =>
-            tryOut(`${window.name}: ${curtain.name.toLowerCase()}`, [
-              patch('windows', window.id, { curtains: [{ curtainId: curtain.id, months: mend.months, ...MIDDAY }] }),
-            ])
-          }
-        >
-          {`Try a ${curtain.name.toLowerCase()} at the ${window.name.toLowerCase()}`}
-        </Button>
-      );
-    }
+    case 'move':
+      return <Move facts={facts} plant={plant} mend={mend} />;
+    case 'lamp-hours':
+      return <TryHours facts={facts} plant={plant} mend={mend} />;
+    case 'curtain':
+      return <TryCurtain facts={facts} plant={plant} mend={mend} />;
     case 'air':
       return <Small>{AIR_WORDS[mend.what]}</Small>;
     case 'place':
-      return (
-        <View>
-          <Small>
-            {mend.why === 'stands-nowhere'
-              ? 'It stands nowhere, and no free spot can take it.'
-              : 'No free spot here does better, and no timer helps: it needs a lamp of its own, or another home.'}
-          </Small>
-          <TextLink
-            href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
-            label={`All spots for ${name}`}
-          >
-            See all spots for it
-          </TextLink>
-        </View>
-      );
+      return <NoPlace facts={facts} plant={plant} mend={mend} />;
   }
+}
+
+interface MendGiven<K extends Mend['kind']> {
+  readonly facts: HomeFacts;
+  readonly plant: Plant;
+  readonly mend: Extract<Mend, { kind: K }>;
+}
+
+function Move({ facts, plant, mend: { spotId, wholeBefore, wholeAfter } }: MendGiven<'move'>) {
+  const change = useHome((state) => state.change);
+  const name = plantName(facts, plant);
+  const place = spotPlace(facts, spotId);
+  const move = () => void change(`Moved ${name} to ${place}`, [patch('plants', plant.id, { spotId })]);
+  return (
+    <Row>
+      <Button kind="main" label={`Move ${name} to ${place}`} onPress={move}>
+        {`Move to ${place}`}
+      </Button>
+      <Small>{`Fit over the year ${fitShare(wholeBefore)} now, ${fitShare(wholeAfter)} there`}</Small>
+    </Row>
+  );
+}
+
+function TryHours({ facts, plant, mend: { circuitId, onMinute, offMinute } }: MendGiven<'lamp-hours'>) {
+  const tryOut = useHome((state) => state.tryOut);
+  const circuit = facts.circuits.find((candidate) => candidate.id === circuitId)!;
+  const hours = `${clock(onMinute)} to ${clock(offMinute)}`;
+  return (
+    <Row>
+      <Button
+        kind="main"
+        label={`Try ${circuit.name} ${hours} for ${plantName(facts, plant)}`}
+        onPress={() => tryOut(`${circuit.name}: ${hours}`, [patch('circuits', circuitId, { onMinute, offMinute })])}
+      >
+        {`Try ${circuit.name.toLowerCase()} ${hours}`}
+      </Button>
+      <Small>{`Now ${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}; all plants on it get the same`}</Small>
+    </Row>
+  );
+}
+
+function TryCurtain({ facts, plant, mend: { windowId, curtainId, months } }: MendGiven<'curtain'>) {
+  const tryOut = useHome((state) => state.tryOut);
+  const window = facts.windows.find((candidate) => candidate.id === windowId)!;
+  const curtain = curtains.find((candidate) => candidate.id === curtainId)!.name.toLowerCase();
+  const hung = patch('windows', windowId, { curtains: [{ curtainId, months, ...MIDDAY }] });
+  return (
+    <Button
+      kind="main"
+      label={`Try a curtain at the ${window.name} for ${plantName(facts, plant)}`}
+      onPress={() => tryOut(`${window.name}: ${curtain}`, [hung])}
+    >
+      {`Try a ${curtain} at the ${window.name.toLowerCase()}`}
+    </Button>
+  );
+}
+
+function NoPlace({ facts, plant, mend: { why } }: MendGiven<'place'>) {
+  return (
+    <View>
+      <Small>
+        {why === 'stands-nowhere'
+          ? 'It stands nowhere, and no free spot can take it.'
+          : 'No free spot here does better, and no timer helps: it needs a lamp of its own, or another home.'}
+      </Small>
+      <TextLink
+        href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
+        label={`All spots for ${plantName(facts, plant)}`}
+      >
+        See all spots for it
+      </TextLink>
+    </View>
+  );
 }

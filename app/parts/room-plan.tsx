@@ -7,6 +7,7 @@ import {
   type MonthFit,
   type Room,
   type SunlightMap,
+  type Window,
 } from '@dulvan/core';
 import Svg, { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT } from '../ui/theme';
@@ -36,63 +37,53 @@ const LONGEST_SCALE_BAR = 200;
 /** Two spots nearer than this share one touch target less; their list below the plan stays. */
 const TOUCH_RADIUS = 16;
 
-export function RoomPlan({
-  facts,
-  room,
-  month,
-  wash,
-  width,
-  instant,
-  sunPatches = [],
-  fits,
-  chosenSpotId,
-  onSpot,
-}: Given) {
+/** The plan's own measures: metres of the room to px. */
+interface Scale {
+  readonly pixelsPerM: number;
+  readonly height: number;
+  readonly x: (metres: number) => number;
+  /** Wall A is drawn below: y grows upward on the plan. */
+  readonly y: (metres: number) => number;
+}
+
+function scaleOf(room: Room, width: number): Scale {
+  const pixelsPerM = Math.min((width - 2 * MARGIN) / room.widthM, 420 / room.depthM);
+  const left = (width - room.widthM * pixelsPerM) / 2;
+  const planHeight = room.depthM * pixelsPerM;
+  return {
+    pixelsPerM,
+    height: planHeight + 2 * MARGIN + 34,
+    x: (metres) => left + metres * pixelsPerM,
+    y: (metres) => MARGIN + planHeight - metres * pixelsPerM,
+  };
+}
+
+interface Box {
+  readonly xM: number;
+  readonly yM: number;
+  readonly widthM: number;
+  readonly depthM: number;
+}
+
+const boxOf = ({ x, y, pixelsPerM }: Scale, { xM, yM, widthM, depthM }: Box) => ({
+  x: x(xM),
+  y: y(yM + depthM),
+  width: widthM * pixelsPerM,
+  height: depthM * pixelsPerM,
+});
+
+export function RoomPlan(given: Given) {
+  const { facts, room, width, sunPatches = [] } = given;
   const ink = useInk();
-  const scale = Math.min((width - 2 * MARGIN) / room.widthM, 420 / room.depthM);
-  const planWidth = room.widthM * scale;
-  const planHeight = room.depthM * scale;
-  const left = (width - planWidth) / 2;
-  const height = planHeight + 2 * MARGIN + 34;
-  const x = (metres: number) => left + metres * scale;
-  // Wall A is drawn below: y grows upward on the plan.
-  const y = (metres: number) => MARGIN + planHeight - metres * scale;
-  const stands = facts.stands.filter((stand) => stand.roomId === room.id);
-  const tiers = new Map(facts.tiers.map((tier) => [tier.id, tier]));
-  const standOf = new Map(stands.map((stand) => [stand.id, stand]));
-  const spots = facts.spots.flatMap((spot) => {
-    const stand = standOf.get(tiers.get(spot.tierId)?.standId ?? '');
-    return stand ? [{ spot, cx: x(stand.xM + spot.alongM), cy: y(stand.yM + spot.acrossM) }] : [];
-  });
-  const taken = new Set(facts.plants.map((plant) => plant.spotId));
-  const enclosures = facts.rooms.filter((other) => other.insideRoomId === room.id);
-  const cells = wash ? wash.columns * wash.rows : 0;
-  const grid = instant ?? wash;
-  const opacities =
-    instant?.opacity ?? (wash ? Array.from(wash.dli.subarray((month - 1) * cells, month * cells), washOpacity) : []);
-  // Whole pixels: washes that overlap or gape would draw lines that mean nothing.
-  const edgeX = (column: number) => Math.round(x((column / (grid?.columns ?? 1)) * room.widthM));
-  const edgeY = (row: number) => Math.round(y((row / (grid?.rows ?? 1)) * room.depthM));
+  const scale = scaleOf(room, width);
+  const { x, y, height, pixelsPerM } = scale;
+  const walls = boxOf(scale, { xM: 0, yM: 0, widthM: room.widthM, depthM: room.depthM });
+  const ofRoom = <T extends { readonly roomId: string }>(list: readonly T[]) =>
+    list.filter((entry) => entry.roomId === room.id);
   return (
     <Svg width={width} height={height} role="img" aria-label={`Plan of ${room.name}, wall A below`}>
-      <Rect x={x(0)} y={y(room.depthM)} width={planWidth} height={planHeight} fill={ink.sheet} />
-      {grid
-        ? opacities.map((opacity, cell) => {
-            const column = cell % grid.columns;
-            const row = Math.floor(cell / grid.columns);
-            return opacity === 0 ? null : (
-              <Rect
-                key={cell}
-                x={edgeX(column)}
-                y={edgeY(row + 1)}
-                width={edgeX(column + 1) - edgeX(column)}
-                height={edgeY(row) - edgeY(row + 1)}
-                fill={ink.wash}
-                opacity={opacity}
-              />
-            );
-          })
-        : null}
+      <Rect {...walls} fill={ink.sheet} />
+      <Light {...given} scale={scale} />
       {sunPatches.map((outline, i) => (
         <Polygon
           key={i}
@@ -103,126 +94,138 @@ export function RoomPlan({
           strokeWidth={1.8}
         />
       ))}
-      {facts.blocks
-        .filter((block) => block.roomId === room.id)
-        .map((block) => (
+      {ofRoom(facts.blocks).map((block) => (
+        <Rect key={block.id} {...boxOf(scale, block)} fill={ink.line} stroke={ink.ink} strokeWidth={1.2} />
+      ))}
+      <Rect {...walls} fill="none" stroke={ink.ink} strokeWidth={4} />
+      {ofRoom(facts.windows).map((window) => (
+        <WindowOnPlan key={window.id} room={room} window={window} scale={scale} />
+      ))}
+      {facts.rooms
+        .filter((other) => other.insideRoomId === room.id)
+        .map(({ id, insideXM: xM, insideYM: yM, widthM, depthM }) => (
           <Rect
-            key={block.id}
-            x={x(block.xM)}
-            y={y(block.yM + block.depthM)}
-            width={block.widthM * scale}
-            height={block.depthM * scale}
-            fill={ink.line}
-            stroke={ink.ink}
-            strokeWidth={1.2}
+            key={id}
+            {...boxOf(scale, { xM, yM, widthM, depthM })}
+            fill="none"
+            stroke={ink.glass}
+            strokeWidth={1.5}
           />
         ))}
-      <Rect
-        x={x(0)}
-        y={y(room.depthM)}
-        width={planWidth}
-        height={planHeight}
-        fill="none"
-        stroke={ink.ink}
-        strokeWidth={4}
-      />
-      {facts.windows
-        .filter((window) => window.roomId === room.id)
-        .map((window) => {
-          const opening = openingOf(room, window);
-          const from = pointOn(opening, 0, 0);
-          const to = pointOn(opening, 1, 1);
-          if (window.slopeDeg >= 89.5) {
-            return (
-              <G key={window.id}>
-                <Line x1={x(from.x)} y1={y(from.y)} x2={x(to.x)} y2={y(to.y)} stroke={ink.paper} strokeWidth={5} />
-                <Line x1={x(from.x)} y1={y(from.y)} x2={x(to.x)} y2={y(to.y)} stroke={ink.glass} strokeWidth={2.5} />
-              </G>
-            );
-          }
-          return (
-            <Rect
-              key={window.id}
-              x={x(Math.min(from.x, to.x))}
-              y={y(Math.max(from.y, to.y))}
-              width={Math.abs(to.x - from.x) * scale}
-              height={Math.abs(to.y - from.y) * scale}
-              fill="none"
-              stroke={ink.glass}
-              strokeWidth={1.5}
-              strokeDasharray="5 3"
-            />
-          );
-        })}
-      {enclosures.map((box) => (
-        <Rect
-          key={box.id}
-          x={x(box.insideXM)}
-          y={y(box.insideYM + box.depthM)}
-          width={box.widthM * scale}
-          height={box.depthM * scale}
-          fill="none"
-          stroke={ink.glass}
-          strokeWidth={1.5}
-        />
+      {ofRoom(facts.stands).map((stand) => (
+        <Rect key={stand.id} {...boxOf(scale, stand)} fill="none" stroke={ink.soft} strokeWidth={1} />
       ))}
-      {stands.map((stand) => (
-        <Rect
-          key={stand.id}
-          x={x(stand.xM)}
-          y={y(stand.yM + stand.depthM)}
-          width={stand.widthM * scale}
-          height={stand.depthM * scale}
-          fill="none"
-          stroke={ink.soft}
-          strokeWidth={1}
-        />
-      ))}
-      {spots.map(({ spot, cx, cy }) => {
-        const fit = fits?.get(spot.id);
-        const isTaken = taken.has(spot.id);
-        const chosen = spot.id === chosenSpotId;
-        return (
-          <G key={spot.id} {...(onSpot ? { onPress: () => onSpot(spot.id) } : {})}>
-            <Circle cx={cx} cy={cy} r={TOUCH_RADIUS} fill="transparent" />
-            <Circle
-              cx={cx}
-              cy={cy}
-              r={SPOT_RADIUS}
-              fill={isTaken && fits ? ink.sheet : 'none'}
-              stroke={chosen ? ink.danger : ink.ink}
-              strokeWidth={chosen ? 3 : 1.3}
-              strokeDasharray={isTaken ? '' : '2 2'}
-            />
-            {fits && isTaken ? <SpotSign cx={cx} cy={cy} fit={fit ?? null} /> : null}
-          </G>
-        );
-      })}
-      {(['a', 'b', 'c', 'd'] as const).map((side) => {
-        const at = {
-          a: [x(room.widthM / 2), y(0) + 20],
-          b: [x(room.widthM) + 16, y(room.depthM / 2)],
-          c: [x(room.widthM / 2), y(room.depthM) - 10],
-          d: [x(0) - 16, y(room.depthM / 2)],
-        }[side];
-        return (
-          <SvgText
-            key={side}
-            x={at[0]!}
-            y={at[1]!}
-            textAnchor="middle"
-            fontFamily={FONT.lettering}
-            fontSize={14}
-            fill={ink.soft}
-          >
-            {side.toUpperCase()}
-          </SvgText>
-        );
-      })}
+      <Spots {...given} scale={scale} />
+      <WallNames room={room} scale={scale} />
       <North x={x(room.widthM) - 6} y={height - 30} bearing={sideBearing(room, 'c')} />
-      <ScaleBar x={x(0)} y={height - 14} scale={scale} />
+      <ScaleBar x={x(0)} y={height - 14} scale={pixelsPerM} />
     </Svg>
   );
+}
+
+type Layer<K extends keyof Given> = Pick<Given, K> & { readonly scale: Scale };
+
+/** The light of a month, or of one instant, cell by cell. */
+function Light({ room, month, wash, instant, scale: { x, y } }: Layer<'room' | 'month' | 'wash' | 'instant'>) {
+  const ink = useInk();
+  const grid = instant ?? wash;
+  if (!grid) return null;
+  const { columns, rows } = grid;
+  const cells = columns * rows;
+  const ofMonth = () => Array.from(wash!.dli.subarray((month - 1) * cells, month * cells), washOpacity);
+  const opacities = instant?.opacity ?? ofMonth();
+  // Whole pixels: cells that overlap or gape would draw lines that mean nothing.
+  const edgeX = (column: number) => Math.round(x((column / columns) * room.widthM));
+  const edgeY = (row: number) => Math.round(y((row / rows) * room.depthM));
+  return opacities.map((opacity, cell) => {
+    const column = cell % columns;
+    const row = Math.floor(cell / columns);
+    if (opacity === 0) return null;
+    const at = { x: edgeX(column), y: edgeY(row + 1) };
+    const size = { width: edgeX(column + 1) - at.x, height: edgeY(row) - at.y };
+    return <Rect key={cell} {...at} {...size} fill={ink.wash} opacity={opacity} />;
+  });
+}
+
+interface WindowGiven {
+  readonly room: Room;
+  readonly window: Window;
+  readonly scale: Scale;
+}
+
+/** An upright window as a gap in its wall; one in the roof dashed, where it lies. */
+function WindowOnPlan({ room, window, scale }: WindowGiven) {
+  const ink = useInk();
+  const { x, y } = scale;
+  const opening = openingOf(room, window);
+  const from = pointOn(opening, 0, 0);
+  const to = pointOn(opening, 1, 1);
+  if (window.slopeDeg >= 89.5) {
+    const line = { x1: x(from.x), y1: y(from.y), x2: x(to.x), y2: y(to.y) };
+    return (
+      <G>
+        <Line {...line} stroke={ink.paper} strokeWidth={5} />
+        <Line {...line} stroke={ink.glass} strokeWidth={2.5} />
+      </G>
+    );
+  }
+  const box = boxOf(scale, {
+    xM: Math.min(from.x, to.x),
+    yM: Math.min(from.y, to.y),
+    widthM: Math.abs(to.x - from.x),
+    depthM: Math.abs(to.y - from.y),
+  });
+  return <Rect {...box} fill="none" stroke={ink.glass} strokeWidth={1.5} strokeDasharray="5 3" />;
+}
+
+function Spots({
+  facts,
+  room,
+  fits,
+  chosenSpotId,
+  onSpot,
+  scale: { x, y },
+}: Layer<'facts' | 'room' | 'fits' | 'chosenSpotId' | 'onSpot'>) {
+  const ink = useInk();
+  const standOfTier = new Map(facts.tiers.map((tier) => [tier.id, tier.standId]));
+  const stands = new Map(facts.stands.filter((stand) => stand.roomId === room.id).map((stand) => [stand.id, stand]));
+  const taken = new Set(facts.plants.map((plant) => plant.spotId));
+  return facts.spots.map((spot) => {
+    const stand = stands.get(standOfTier.get(spot.tierId) ?? '');
+    if (!stand) return null;
+    const isTaken = taken.has(spot.id);
+    const isChosen = spot.id === chosenSpotId;
+    const centre = { cx: x(stand.xM + spot.alongM), cy: y(stand.yM + spot.acrossM) };
+    return (
+      <G key={spot.id} {...(onSpot ? { onPress: () => onSpot(spot.id) } : {})}>
+        <Circle {...centre} r={TOUCH_RADIUS} fill="transparent" />
+        <Circle
+          {...centre}
+          r={SPOT_RADIUS}
+          fill={isTaken && fits ? ink.sheet : 'none'}
+          stroke={isChosen ? ink.danger : ink.ink}
+          strokeWidth={isChosen ? 3 : 1.3}
+          strokeDasharray={isTaken ? '' : '2 2'}
+        />
+        {fits && isTaken ? <SpotSign {...centre} fit={fits.get(spot.id) ?? null} /> : null}
+      </G>
+    );
+  });
+}
+
+function WallNames({ room: { widthM, depthM }, scale: { x, y } }: { readonly room: Room; readonly scale: Scale }) {
+  const { soft } = useInk();
+  const names = [
+    { name: 'A', at: { x: x(widthM / 2), y: y(0) + 20 } },
+    { name: 'B', at: { x: x(widthM) + 16, y: y(depthM / 2) } },
+    { name: 'C', at: { x: x(widthM / 2), y: y(depthM) - 10 } },
+    { name: 'D', at: { x: x(0) - 16, y: y(depthM / 2) } },
+  ];
+  return names.map(({ name, at }) => (
+    <SvgText key={name} {...at} textAnchor="middle" fontFamily={FONT.lettering} fontSize={14} fill={soft}>
+      {name}
+    </SvgText>
+  ));
 }
 
 /** Up too much, down too little, a dot for right: the mark's strokes made one, for the factor that limits. */

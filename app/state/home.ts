@@ -178,6 +178,56 @@ async function loadHomes(set: Set, get: Get): Promise<void> {
   else set({ status: 'none', facts: null, revision: 0 });
 }
 
+async function openHome(set: Set, get: Get, homeId: string): Promise<void> {
+  useSettings.getState().setHomeId(homeId);
+  const home = await fetchHome(homeId);
+  // Another one was opened meanwhile: that one is shown.
+  if (useSettings.getState().homeId !== homeId) return;
+  if (!home.ok) {
+    set({ status: 'failed', failure: home.refusal.message });
+    return;
+  }
+  const { trial } = get();
+  const { facts, revision } = home.value;
+  set({ status: 'ready', failure: null, facts, revision, trial: trial?.homeId === homeId ? trial : null });
+}
+
+async function wipeHome(set: Set, get: Get): Promise<Refusal | null> {
+  const { facts } = get();
+  if (!facts) return null;
+  const homeId = facts.home.id;
+  const saved = await ask('wipe', { params: { homeId } });
+  if (!saved.ok) return saved.refusal;
+  const { entry, revision } = saved.value;
+  const undo = entry ? [{ homeId, entryId: entry.id }] : [];
+  set({ notice: { text: entry?.summary ?? '', undo }, undoable: undo, trial: null });
+  tellOthers({ homeId, revision, isKept: false });
+  await get().load();
+  return null;
+}
+
+async function importHomes(set: Set, get: Get, file: Blob): Promise<Refusal | null> {
+  const type = file.type === 'application/json' ? file.type : 'application/zip';
+  const imported = await ask('importBundle', { bytes: { content: file, type } });
+  if (!imported.ok) return imported.refusal;
+  const { entries } = imported.value;
+  const undo = entries.map(({ homeId, id }) => ({ homeId, entryId: id }));
+  const homes = entries.length === 1 ? 'one home' : `${entries.length} homes`;
+  const text = entries.length > 0 ? `Imported ${homes}` : 'Nothing differed: all of it was here already';
+  set({ trial: null, undoable: undo, notice: { text, undo } });
+  await get().load();
+  return null;
+}
+
+/** Takes up what was changed elsewhere up to a revision. */
+async function followHome(set: Set, get: Get, homeId: string, revision: number): Promise<void> {
+  const { facts, revision: since } = get();
+  if (facts?.home.id !== homeId || since >= revision) return;
+  const told = await ask('changesSince', { params: { homeId }, query: { since: String(since) } });
+  if (told.ok) await settle(set, get, homeId, since, { ...told.value, entry: null });
+  else if (told.refusal.message.startsWith('This home is not kept')) await get().load();
+}
+
 export const useHome = create<HomeState>()(
   persist(
     (set, get) => ({
@@ -192,19 +242,7 @@ export const useHome = create<HomeState>()(
 
       load: () => loadHomes(set, get),
 
-      async openHome(homeId) {
-        useSettings.getState().setHomeId(homeId);
-        const home = await fetchHome(homeId);
-        // Another one was opened meanwhile: that one is shown.
-        if (useSettings.getState().homeId !== homeId) return;
-        if (!home.ok) {
-          set({ status: 'failed', failure: home.refusal.message });
-          return;
-        }
-        const { trial } = get();
-        const { facts, revision } = home.value;
-        set({ status: 'ready', failure: null, facts, revision, trial: trial?.homeId === homeId ? trial : null });
-      },
+      openHome: (homeId) => openHome(set, get, homeId),
 
       async change(summary, changes) {
         const refusal = await attemptChange(set, get, summary, changes, {});
@@ -213,36 +251,10 @@ export const useHome = create<HomeState>()(
       },
       attempt: (summary, changes, options = {}) => attemptChange(set, get, summary, changes, options),
 
-      async wipe() {
-        const { facts } = get();
-        if (!facts) return null;
-        const homeId = facts.home.id;
-        const saved = await ask('wipe', { params: { homeId } });
-        if (!saved.ok) return saved.refusal;
-        const { entry, revision } = saved.value;
-        const undo = entry ? [{ homeId, entryId: entry.id }] : [];
-        set({ notice: { text: entry?.summary ?? '', undo }, undoable: undo, trial: null });
-        tellOthers({ homeId, revision, isKept: false });
-        await get().load();
-        return null;
-      },
-
+      wipe: () => wipeHome(set, get),
       undo: (entries) => undoEntries(set, get, entries),
 
-      async importFile(file) {
-        const type = file.type === 'application/json' ? file.type : 'application/zip';
-        const imported = await ask('importBundle', { bytes: { content: file, type } });
-        if (!imported.ok) return imported.refusal;
-        const { entries } = imported.value;
-        const undo = entries.map(({ homeId, id }) => ({ homeId, entryId: id }));
-        const text =
-          entries.length > 0
-            ? `Imported ${entries.length === 1 ? 'one home' : `${entries.length} homes`}`
-            : 'Nothing differed: all of it was here already';
-        set({ trial: null, undoable: undo, notice: { text, undo } });
-        await get().load();
-        return null;
-      },
+      importFile: (file) => importHomes(set, get, file),
 
       tryOut(summary, changes) {
         const { facts, revision, trial } = get();
@@ -262,14 +274,7 @@ export const useHome = create<HomeState>()(
       keep: () => keepTrial(set, get),
       tell: (notice) => set({ notice }),
 
-      async follow(homeId, revision) {
-        const state = get();
-        if (state.facts?.home.id !== homeId || state.revision >= revision) return;
-        const since = state.revision;
-        const told = await ask('changesSince', { params: { homeId }, query: { since: String(since) } });
-        if (told.ok) await settle(set, get, homeId, since, { ...told.value, entry: null });
-        else if (told.refusal.message.startsWith('This home is not kept')) await get().load();
-      },
+      follow: (homeId, revision) => followHome(set, get, homeId, revision),
     }),
     {
       name: 'dulvan-trial',

@@ -1,5 +1,5 @@
 /** A stand seen along its length: tiers, lamps, plants, and the lamps' hours at hand. */
-import type { HomeFacts, Stand } from '@dulvan/core';
+import type { HomeFacts, Spot, Stand, Tier } from '@dulvan/core';
 import { View } from 'react-native';
 import { useVerdicts } from '../../state/verdicts';
 import { useFacts } from '../../state/home';
@@ -26,7 +26,6 @@ export function StandScreen({ standId }: { readonly standId: string }) {
 
 function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand: Stand }) {
   const [month, setMonth] = useMonth();
-  const { answers } = useVerdicts();
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
   const tiers = facts.tiers.filter((tier) => tier.standId === stand.id).sort((p, q) => q.heightM - p.heightM);
   const tierIds = new Set(tiers.map((tier) => tier.id));
@@ -51,43 +50,13 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
   const second = (
     <>
       {tiers.map((tier) => (
-        <View key={tier.id} style={{ gap: SPACE.xs }}>
-          <Heading>{`Tier at ${Math.round(tier.heightM * 100)} cm`}</Heading>
-          {lamps.some((lamp) => lamp.tierId === tier.id) ? (
-            <TextLink
-              href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }}
-              label={`Lamps over the tier at ${Math.round(tier.heightM * 100)} cm`}
-            >
-              Under its lamps: spread, height, hours
-            </TextLink>
-          ) : null}
-          {facts.spots
-            .filter((spot) => spot.tierId === tier.id)
-            .map((spot) => {
-              const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
-              const condition = answers?.spots.find((answer) => answer.spotId === spot.id)?.conditions[month - 1];
-              const fit = plant
-                ? (answers?.plants.find((answer) => answer.plantId === plant.id)?.fit?.months[month - 1] ?? null)
-                : null;
-              return (
-                <RowLink
-                  key={spot.id}
-                  href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}
-                  label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}
-                >
-                  {plant ? <FitMark fit={fit} /> : <View style={{ width: 24 }} />}
-                  <View style={{ flex: 1 }}>
-                    <Body>{plant ? plantName(facts, plant) : 'Free'}</Body>
-                    <Small>{spot.name}</Small>
-                  </View>
-                  <View style={{ alignItems: 'flex-end' }}>
-                    <Body testID={`dli-${spot.id}`}>{condition ? `${mol(condition.dli)} mol a day` : '…'}</Body>
-                    <Small>{monthName(month)}</Small>
-                  </View>
-                </RowLink>
-              );
-            })}
-        </View>
+        <TierSpots
+          key={tier.id}
+          facts={facts}
+          tier={tier}
+          month={month}
+          lamps={lamps.some((lamp) => lamp.tierId === tier.id) ? 'some' : 'none'}
+        />
       ))}
       <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'stands', id: stand.id } }}>
         Edit this stand, its tiers and lamps
@@ -95,4 +64,57 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
     </>
   );
   return <TwoPanes first={first} second={second} />;
+}
+
+interface TierGiven {
+  readonly facts: HomeFacts;
+  readonly tier: Tier;
+  readonly month: number;
+  readonly lamps: 'none' | 'some';
+}
+
+function TierSpots({ facts, tier, month, lamps }: TierGiven) {
+  const height = `${Math.round(tier.heightM * 100)} cm`;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>{`Tier at ${height}`}</Heading>
+      {lamps === 'some' ? (
+        <TextLink
+          href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }}
+          label={`Lamps over the tier at ${height}`}
+        >
+          Under its lamps: spread, height, hours
+        </TextLink>
+      ) : null}
+      {facts.spots
+        .filter((spot) => spot.tierId === tier.id)
+        .map((spot) => (
+          <SpotRow key={spot.id} facts={facts} spot={spot} month={month} />
+        ))}
+    </View>
+  );
+}
+
+function SpotRow({ facts, spot, month }: { readonly facts: HomeFacts; readonly spot: Spot; readonly month: number }) {
+  const { answers } = useVerdicts();
+  const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
+  const condition = answers?.spots.find((answer) => answer.spotId === spot.id)?.conditions[month - 1];
+  const fit = answers?.plants.find((answer) => answer.plantId === plant?.id)?.fit?.months[month - 1] ?? null;
+  const who = plant ? plantName(facts, plant) : null;
+  return (
+    <RowLink
+      href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}
+      label={`${spot.name}, ${who ?? 'free'}`}
+    >
+      {plant ? <FitMark fit={fit} /> : <View style={{ width: 24 }} />}
+      <View style={{ flex: 1 }}>
+        <Body>{who ?? 'Free'}</Body>
+        <Small>{spot.name}</Small>
+      </View>
+      <View style={{ alignItems: 'flex-end' }}>
+        <Body testID={`dli-${spot.id}`}>{condition ? `${mol(condition.dli)} mol a day` : '…'}</Body>
+        <Small>{monthName(month)}</Small>
+      </View>
+    </RowLink>
+  );
 }

@@ -52,79 +52,74 @@ export function Shell() {
 function Places({ path }: { readonly path: string }) {
   const ink = useInk();
   const wide = useIsWide();
-  const { working, share } = useVerdictsStore();
+  const edge = { backgroundColor: ink.sheet, borderColor: ink.line };
+  const side = { flexDirection: 'column', borderRightWidth: 1, width: 112, paddingTop: SPACE.m } as const;
+  const foot = { flexDirection: 'row', borderTopWidth: 1 } as const;
   return (
-    <View
-      role="navigation"
-      aria-label="Main"
-      style={{
-        flexDirection: wide ? 'column' : 'row',
-        backgroundColor: ink.sheet,
-        borderColor: ink.line,
-        borderTopWidth: wide ? 0 : 1,
-        borderRightWidth: wide ? 1 : 0,
-        width: wide ? 112 : 'auto',
-        paddingTop: wide ? SPACE.m : 0,
-      }}
-    >
-      {wide ? (
-        <Text
-          style={{
-            fontFamily: FONT.heading,
-            fontSize: 24,
-            color: ink.ink,
-            paddingHorizontal: SPACE.m,
-            paddingBottom: SPACE.m,
-          }}
-        >
-          Dulvan
-        </Text>
-      ) : null}
-      {PLACES.map(({ href, word, icon, also }) => {
-        const here = href === '/' ? path === '/' : [href, ...also].some((start) => path.startsWith(start));
-        return (
-          <Link key={href} href={href} asChild>
-            <Pressable
-              role="link"
-              aria-label={word}
-              {...(here ? { 'aria-current': 'page' as const } : {})}
-              style={{
-                flex: wide ? undefined : 1,
-                minHeight: 56,
-                alignItems: 'center',
-                justifyContent: 'center',
-                gap: 2,
-                borderTopWidth: wide ? 0 : 3,
-                borderLeftWidth: wide ? 3 : 0,
-                borderColor: here ? ink.accent : 'transparent',
-              }}
-            >
-              <Icon name={icon} size={22} color={here ? ink.accent : ink.soft} aria-hidden />
-              <Text style={{ fontFamily: FONT.lettering, fontSize: 13, color: here ? ink.accent : ink.soft }}>
-                {word}
-              </Text>
-            </Pressable>
-          </Link>
-        );
-      })}
-      <View
-        role="status"
-        aria-live="polite"
+    <View role="navigation" aria-label="Main" style={[edge, wide ? side : foot]}>
+      {wide ? <Text style={[NAME, { color: ink.ink }]}>Dulvan</Text> : null}
+      {PLACES.map((place) => (
+        <PlaceLink key={place.href} place={place} path={path} />
+      ))}
+      <Working />
+    </View>
+  );
+}
+
+const NAME = {
+  fontFamily: FONT.heading,
+  fontSize: 24,
+  paddingHorizontal: SPACE.m,
+  paddingBottom: SPACE.m,
+} as const;
+
+interface PlaceLinkGiven {
+  readonly place: (typeof PLACES)[number];
+  readonly path: string;
+}
+
+function PlaceLink({ place: { href, word, icon, also }, path }: PlaceLinkGiven) {
+  const ink = useInk();
+  const wide = useIsWide();
+  const isHere = href === '/' ? path === '/' : [href, ...also].some((start) => path.startsWith(start));
+  const color = isHere ? ink.accent : ink.soft;
+  return (
+    <Link href={href} asChild>
+      <Pressable
+        role="link"
+        aria-label={word}
+        {...(isHere ? { 'aria-current': 'page' as const } : {})}
         style={{
-          position: 'absolute',
-          left: wide ? SPACE.m : undefined,
-          right: wide ? undefined : SPACE.s,
-          top: wide ? undefined : -26,
-          bottom: wide ? SPACE.m : undefined,
-          // It may lie over what is on screen.
-          backgroundColor: wide ? ink.sheet : ink.paper,
-          paddingHorizontal: SPACE.xs,
+          flex: wide ? undefined : 1,
+          minHeight: 56,
+          alignItems: 'center',
+          justifyContent: 'center',
+          gap: 2,
+          borderTopWidth: wide ? 0 : 3,
+          borderLeftWidth: wide ? 3 : 0,
+          borderColor: isHere ? ink.accent : 'transparent',
         }}
       >
-        {working === 'yes' ? (
-          <Small>{share === null ? 'Working …' : `Working … ${Math.round(share * 100)} %`}</Small>
-        ) : null}
-      </View>
+        <Icon name={icon} size={22} color={color} aria-hidden />
+        <Text style={{ fontFamily: FONT.lettering, fontSize: 13, color }}>{word}</Text>
+      </Pressable>
+    </Link>
+  );
+}
+
+/** That something is being worked out; it may lie over what is on screen, so it has paper behind it. */
+function Working() {
+  const ink = useInk();
+  const wide = useIsWide();
+  const { working, share } = useVerdictsStore();
+  const place = wide
+    ? { left: SPACE.m, bottom: SPACE.m, backgroundColor: ink.sheet }
+    : { right: SPACE.s, top: -26, backgroundColor: ink.paper };
+  return (
+    <View role="status" aria-live="polite" style={{ position: 'absolute', paddingHorizontal: SPACE.xs, ...place }}>
+      {working === 'yes' ? (
+        <Small>{share === null ? 'Working …' : `Working … ${Math.round(share * 100)} %`}</Small>
+      ) : null}
     </View>
   );
 }

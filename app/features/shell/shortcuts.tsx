@@ -45,63 +45,56 @@ function focusSearch(): void {
     ?.focus();
 }
 
+/** Does what a key stands for, but for the list of keys itself. */
+function act(event: KeyPress): void {
+  const { undoable, undo, trial, keep, putBack } = useHome.getState();
+  const key = event.key.toLowerCase();
+  if (event.key === 'Escape') {
+    if (trial && !typing(event.target)) putBack();
+    return;
+  }
+  if (typing(event.target) || event.altKey) return;
+  if (event.ctrlKey || event.metaKey) {
+    if (key !== 'z' || undoable.length === 0) return;
+    event.preventDefault();
+    void undo(undoable);
+  } else if (key === 'k' && trial) void keep();
+  else if (key === 'n') router.push('/plants/add');
+  else if (key === 'f') {
+    event.preventDefault();
+    focusSearch();
+  } else if (key in PLACES) router.navigate(PLACES[key as keyof typeof PLACES]);
+}
+
 export function Shortcuts() {
-  const ink = useInk();
   const [list, setList] = useState<'hidden' | 'shown'>('hidden');
   useEffect(() => {
     if (Platform.OS !== 'web') return undefined;
     const pressed = (event: KeyPress) => {
-      const { undoable, undo, trial, keep, putBack } = useHome.getState();
-      const key = event.key.toLowerCase();
-      if (event.key === 'Escape') {
-        setList('hidden');
-        if (trial && !typing(event.target)) putBack();
-        return;
-      }
-      if (typing(event.target) || event.altKey) return;
-      if (key === 'z' && (event.ctrlKey || event.metaKey)) {
-        if (undoable.length === 0) return;
-        event.preventDefault();
-        void undo(undoable);
-        return;
-      }
-      if (event.ctrlKey || event.metaKey) return;
-      if (event.key === '?') setList((shown) => (shown === 'shown' ? 'hidden' : 'shown'));
-      else if (key === 'k' && trial) void keep();
-      else if (key === 'n') router.push('/plants/add');
-      else if (key === 'f') {
-        event.preventDefault();
-        focusSearch();
-      } else if (key in PLACES) router.navigate(PLACES[key as keyof typeof PLACES]);
+      if (event.key === 'Escape') setList('hidden');
+      if (event.key === '?' && !typing(event.target)) setList((shown) => (shown === 'shown' ? 'hidden' : 'shown'));
+      act(event);
     };
     window.addEventListener('keydown', pressed);
     return () => window.removeEventListener('keydown', pressed);
   }, []);
-  if (list === 'hidden') return null;
+  return list === 'hidden' ? null : <KeyList onClose={() => setList('hidden')} />;
+}
+
+const BEHIND = {
+  position: 'absolute',
+  inset: 0,
+  backgroundColor: 'rgba(0, 0, 0, 0.45)',
+  alignItems: 'center',
+  justifyContent: 'center',
+} as const;
+
+function KeyList({ onClose }: { readonly onClose: () => void }) {
+  const ink = useInk();
+  const sheet = { backgroundColor: ink.sheet, borderWidth: 2, borderColor: ink.ink };
   return (
-    <Pressable
-      aria-label="Close the list of keys"
-      onPress={() => setList('hidden')}
-      style={{
-        position: 'absolute',
-        inset: 0,
-        backgroundColor: 'rgba(0, 0, 0, 0.45)',
-        alignItems: 'center',
-        justifyContent: 'center',
-      }}
-    >
-      <View
-        role="dialog"
-        aria-label="Keys"
-        style={{
-          backgroundColor: ink.sheet,
-          borderWidth: 2,
-          borderColor: ink.ink,
-          padding: SPACE.l,
-          gap: SPACE.s,
-          minWidth: 340,
-        }}
-      >
+    <Pressable aria-label="Close the list of keys" onPress={onClose} style={BEHIND}>
+      <View role="dialog" aria-label="Keys" style={[sheet, { padding: SPACE.l, gap: SPACE.s, minWidth: 340 }]}>
         <Heading>Keys</Heading>
         {LIST.map(([keys, does]) => (
           <View key={keys} style={{ flexDirection: 'row', gap: SPACE.m }}>
@@ -109,7 +102,7 @@ export function Shortcuts() {
             <Body>{does}</Body>
           </View>
         ))}
-        <Button onPress={() => setList('hidden')}>Close</Button>
+        <Button onPress={onClose}>Close</Button>
       </View>
     </Pressable>
   );

@@ -33,70 +33,101 @@ const SHOWN_AT_FIRST = 6;
 
 export function TodayScreen() {
   const facts = useFacts();
-  const { answers, state, failure, share } = useVerdicts();
-  const [all, setAll] = useState<'some' | 'all'>('some');
+  const { answers } = useVerdicts();
   const now = useNow();
   const wide = useIsWide();
   if (!facts) return null;
   const { home } = facts;
-  const today = civilDateOf(now, home.timeZone);
-  const cases = answers ? casesIn(facts, answers.plants, today.month) : [];
-  const nowhere = facts.plants.filter((plant) => plant.spotId === null);
-  const shown = all === 'all' ? cases : cases.slice(0, SHOWN_AT_FIRST);
-  const well = facts.plants.length - cases.length - nowhere.length;
+  const { day, month } = civilDateOf(now, home.timeZone);
+  const cases = answers ? casesIn(facts, answers.plants, month) : [];
   // What is wrong comes first on a phone; where there is room the overview stands beside it.
   const around = answers ? (
     <>
-      <FactorTally fits={answers.plants.flatMap(({ fit }) => fit?.months[today.month - 1] ?? [])} />
+      <FactorTally fits={answers.plants.flatMap(({ fit }) => fit?.months[month - 1] ?? [])} />
       <OpenQuestions facts={facts} />
     </>
   ) : null;
-  const day = (
+  const first = (
     <>
       <View>
         <Small>{home.name}</Small>
-        <Title>
-          {today.day} {monthName(today.month)}
-        </Title>
+        <Title>{`${day} ${monthName(month)}`}</Title>
       </View>
       <SunOfToday facts={facts} />
+      <Summary facts={facts} cases={cases.length} />
+      {wide ? around : null}
+    </>
+  );
+  const second = (
+    <>
+      <Cases facts={facts} cases={cases} month={month} />
+      {answers ? <Nowhere facts={facts} /> : null}
+      {wide ? null : around}
+    </>
+  );
+  return <TwoPanes first={first} second={second} />;
+}
+
+interface Given {
+  readonly facts: HomeFacts;
+}
+
+/** How many plants lack something; that nothing is wrong is said only of what is worked out. */
+function Summary({ facts, cases }: Given & { readonly cases: number }) {
+  const { answers, state, failure, share } = useVerdicts();
+  const plants = facts.plants.length;
+  const well = plants - cases - facts.plants.filter((plant) => plant.spotId === null).length;
+  return (
+    <>
       {failure === null ? null : <Failed message={failure} onRetry={retryVerdicts} />}
       {state === 'working' ? (
         <Small>{`Working out the light of every spot …${share === null ? '' : ` ${Math.round(share * 100)} %`}`}</Small>
       ) : null}
-      {facts.plants.length === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
-      {answers && state === 'ready' && facts.plants.length > 0 ? (
+      {plants === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
+      {answers && state === 'ready' && plants > 0 ? (
         <Strong testID="today-summary">
-          {cases.length === 0
+          {cases === 0
             ? 'Nothing is wrong anywhere this month.'
-            : `${cases.length} of ${facts.plants.length} plants lack something this month; ${well} have all they want.`}
+            : `${cases} of ${plants} plants lack something this month; ${well} have all they want.`}
         </Strong>
       ) : null}
-      {wide ? around : null}
     </>
   );
-  const troubles = (
+}
+
+interface CasesGiven extends Given {
+  readonly cases: readonly TroubledPlant[];
+  readonly month: number;
+}
+
+function Cases({ facts, cases, month }: CasesGiven) {
+  const [shown, setShown] = useState<'some' | 'all'>('some');
+  const more = cases.length - SHOWN_AT_FIRST;
+  return (
     <>
-      {shown.map((item) => (
-        <TroubleCase key={item.plant.id} facts={facts} item={item} month={today.month} />
+      {cases.slice(0, shown === 'all' ? undefined : SHOWN_AT_FIRST).map((item) => (
+        <TroubleCase key={item.plant.id} facts={facts} item={item} month={month} />
       ))}
-      {cases.length > SHOWN_AT_FIRST && all === 'some' ? (
-        <Button onPress={() => setAll('all')}>{`Show the other ${cases.length - SHOWN_AT_FIRST}`}</Button>
+      {more > 0 && shown === 'some' ? (
+        <Button onPress={() => setShown('all')}>{`Show the other ${more}`}</Button>
       ) : null}
-      {nowhere.length > 0 && answers ? (
-        <View style={{ gap: SPACE.xs }}>
-          <Heading>Stand nowhere yet</Heading>
-          {nowhere.map((plant) => (
-            <TextLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
-              {`Find a spot for ${plantName(facts, plant)}`}
-            </TextLink>
-          ))}
-        </View>
-      ) : null}
-      {wide ? null : around}
     </>
   );
-  return <TwoPanes first={day} second={troubles} />;
+}
+
+function Nowhere({ facts }: Given) {
+  const nowhere = facts.plants.filter((plant) => plant.spotId === null);
+  if (nowhere.length === 0) return null;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>Stand nowhere yet</Heading>
+      {nowhere.map((plant) => (
+        <TextLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
+          {`Find a spot for ${plantName(facts, plant)}`}
+        </TextLink>
+      ))}
+    </View>
+  );
 }
 
 function NoPlants({ rooms }: { readonly rooms: number }) {
