@@ -30,6 +30,11 @@ module.exports = [
       ],
     },
   },
+  {
+    files: ['{core,catalogue,formats,contract,server,app}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*', '**/*.fixture.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }] },
+  },
   { files: ['server/src/serve.ts', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
 ];

@@ -1,13 +1,13 @@
 /** What the grower's light readings correct, spot by spot, and by how much. */
 import { calibrationOf, type Compared, type LightCalibration } from '../light';
 import { placedSpots, type PlacedSpot } from '../room';
-import { momentAt } from '../sky';
+import { momentAt, type Moment } from '../sky';
 import { LUX_PER_PPFD, PPFD_PER_WATT, RADIANS, minuteOfCivilDay } from '../units';
 import { lumensPerUmol } from '../lamp';
 import type { Reading, ReadingSky, ReadingUnit } from '../facts';
 import type { Knowledge } from './knowledge';
 import type { HomeSky, LitHome } from './lit-home';
-import { daylightOf, momentLight } from './moments';
+import { daylightOf, momentLight, type MomentLight } from './moments';
 import type { LeafPlace, Scene } from './scene';
 
 /** Readings of a spot and its neighbours taken together; null where none bears on it. */
@@ -72,69 +72,52 @@ export function comparedReadings(question: ReadingInputs): ComparedReading[] {
 }
 
 /** One reading against the model. */
-function compareReading(
-  { lit, knowledge, scene, sky }: ReadingInputs,
-  reading: Reading,
-  place: LeafPlace,
-): ComparedReading {
-  const { home } = scene.facts;
-  const minute = minuteOfCivilDay(reading.atMs, home.timeZone);
+function compareReading(question: ReadingInputs, reading: Reading, place: LeafPlace): ComparedReading {
+  const { home } = question.scene.facts;
   const kind = reading.sky === 'clear' ? 'clear' : reading.sky === 'overcast' ? 'overcast' : 'typical';
   const outdoors = momentAt({
     atMs: reading.atMs,
     place: home,
     timeZone: home.timeZone,
     sky: kind,
-    turbidity: sky.turbidity,
-    weather: sky.weather,
+    turbidity: question.sky.turbidity,
+    weather: question.sky.weather,
   });
   const moment = reading.sky === 'dark' ? { ...outdoors, dni: 0, dhi: 0 } : outdoors;
-  const computed = momentLight({
-    lit,
-    knowledge,
-    scene,
-    place,
-    sky,
-    moment,
-    minute,
-    curtains: reading.curtains,
-    lamps: reading.lamps,
-  });
-  const lampFactor = lampLux(place);
-  if (reading.sky === 'dark') {
-    const luxDoubt = reading.unit === 'ppfd' ? 0 : lampFactor.doubt;
-    return {
-      reading,
-      of: 'lamps',
-      measuredPpfd: Math.max(0, ppfdOfReading(reading.value, reading.unit, lampFactor.luxPerPpfd) - computed.roomLight),
-      computedPpfd: computed.lamps,
-      doubt: Math.hypot(METER_DOUBT, luxDoubt),
-    };
-  }
-  const other = reading.lamps === 'on' ? computed.lamps + computed.roomLight : 0;
-  const luxDoubt = reading.unit === 'ppfd' ? 0 : LUX_DOUBT;
-  const measured = Math.max(0, ppfdOfReading(reading.value, reading.unit, LUX_PER_PPFD.daylight) - other);
-  const daylight = daylightOf(computed);
-  if (reading.outdoorValue !== null && reading.outdoorValue > 0) {
-    // The same meter outdoors tells how bright the sky truly was: the model is held to its share of that.
-    const global = (moment.dhi + moment.dni * Math.max(0, Math.sin(moment.sunElevationDeg * RADIANS))) * PPFD_PER_WATT;
-    const outdoorPpfd = ppfdOfReading(reading.outdoorValue, reading.unit, LUX_PER_PPFD.daylight);
-    const computedPpfd = global > 0 ? (daylight * outdoorPpfd) / global : 0;
-    return {
-      reading,
-      of: 'daylight',
-      measuredPpfd: measured,
-      computedPpfd,
-      doubt: Math.hypot(METER_DOUBT, OUTDOOR_PAIR_DOUBT),
-    };
-  }
+  const { lit, knowledge, scene, sky } = question;
+  const minute = minuteOfCivilDay(reading.atMs, home.timeZone);
+  const { curtains, lamps } = reading;
+  const computed = momentLight({ lit, knowledge, scene, place, sky, moment, minute, curtains, lamps });
+  return reading.sky === 'dark' ? inTheDark(reading, computed, place) : byDay(reading, computed, moment);
+}
+
+/** With every curtain tight, or at night: the lamps alone. */
+function inTheDark(reading: Reading, computed: MomentLight, place: LeafPlace): ComparedReading {
+  const { luxPerPpfd, doubt } = lampLux(place);
   return {
     reading,
-    of: 'daylight',
-    measuredPpfd: measured,
-    computedPpfd: daylight,
-    doubt: Math.hypot(METER_DOUBT, luxDoubt, SKY_DOUBT[reading.sky]),
+    of: 'lamps',
+    measuredPpfd: Math.max(0, ppfdOfReading(reading.value, reading.unit, luxPerPpfd) - computed.roomLight),
+    computedPpfd: computed.lamps,
+    doubt: Math.hypot(METER_DOUBT, reading.unit === 'ppfd' ? 0 : doubt),
   };
+}
+
+/** What lamps give is taken off what was measured. */
+function byDay(reading: Reading, computed: MomentLight, moment: Moment): ComparedReading {
+  const { value, unit, outdoorValue } = reading;
+  const other = reading.lamps === 'on' ? computed.lamps + computed.roomLight : 0;
+  const measuredPpfd = Math.max(0, ppfdOfReading(value, unit, LUX_PER_PPFD.daylight) - other);
+  const daylight = daylightOf(computed);
+  if (outdoorValue !== null && outdoorValue > 0) {
+    // The same meter outdoors tells how bright the sky truly was: the model is held to its share of that.
+    const global = (moment.dhi + moment.dni * Math.max(0, Math.sin(moment.sunElevationDeg * RADIANS))) * PPFD_PER_WATT;
+    const outdoorPpfd = ppfdOfReading(outdoorValue, unit, LUX_PER_PPFD.daylight);
+    const computedPpfd = global > 0 ? (daylight * outdoorPpfd) / global : 0;
+    return { reading, of: 'daylight', measuredPpfd, computedPpfd, doubt: Math.hypot(METER_DOUBT, OUTDOOR_PAIR_DOUBT) };
+  }
+  const doubt = Math.hypot(METER_DOUBT, unit === 'ppfd' ? 0 : LUX_DOUBT, SKY_DOUBT[reading.sky]);
+  return { reading, of: 'daylight', measuredPpfd, computedPpfd: daylight, doubt };
 }
 
 /** What a lux meter shows for each umol of the lamps over a place, and how far that is to be doubted. */

@@ -3,8 +3,9 @@ import { FINE_NET, emptyAround, findAround } from '../sky/nodes';
 import { OVERCAST_SKY } from '../sky/radiance';
 import { HOUR_BINS, type SkyYear } from '../sky/year';
 import { directionInRoom } from '../room/geometry';
+import type { Vec } from '../room/vector';
 import { binned, type BinnedCoefficients } from './binned';
-import { beamThrough, litPart, paneAzimuth, type LitPart } from './pane';
+import { beamThrough, litPart, paneAzimuth, type LitPart, type Pane } from './pane';
 import type { SpotWindow } from './room';
 import { addStep, emptyTally, sameHour, type SunTally } from './sun-tally';
 
@@ -54,6 +55,22 @@ export interface PaneYear {
 
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 
+/** The steps in which the sun stands before a window, as they are found, in arrays longer than it takes. */
+interface Found extends Beams {
+  count: number;
+}
+
+/** What of the beam is summed by quarter of each hour bin, and on each square metre of curtain. */
+interface BeamSums {
+  /** W h m-2 a day, `quarter * dayTypes + type`. */
+  readonly energy: Float64Array;
+  /** By quarter: how strongly it counts, and so weighted the sun's bearing from the pane's own and its height, degrees. */
+  readonly weight: Float64Array;
+  readonly azimuth: Float64Array;
+  readonly elevation: Float64Array;
+  readonly sunFlux: Float64Array;
+}
+
 /** Picks the steps of the year in which the sun stands before a window, and sums the beam that passes it. */
 export function paneYear(
   window: Pick<SpotWindow, 'pane' | 'flux'>,
@@ -61,32 +78,47 @@ export function paneYear(
   even: Float64Array = OVERCAST_SKY,
 ): PaneYear {
   const { pane } = window;
-  const { dayTypes } = sky;
-  const steps = new Uint32Array(sky.steps);
-  const alongU = new Float32Array(sky.steps);
-  const alongV = new Float32Array(sky.steps);
-  const height = new Float32Array(sky.steps);
-  const passedOf = new Float32Array(sky.steps);
-  const treeShareOf = new Float32Array(sky.steps);
-  const parts = new Float32Array(4 * sky.steps);
-  let count = 0;
+  const facing = paneAzimuth(pane, pane.opening.normal.x, pane.opening.normal.y);
+  const { found, sums } = beamsOf(pane, sky, facing);
+  const { energy, weight, azimuth, elevation, sunFlux } = sums;
+  const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
+  const { count } = found;
+  const beams = {
+    steps: found.steps.slice(0, count),
+    alongU: found.alongU.slice(0, count),
+    alongV: found.alongV.slice(0, count),
+    height: found.height.slice(0, count),
+    passed: found.passed.slice(0, count),
+    treeShare: found.treeShare.slice(0, count),
+    parts: found.parts.slice(0, 4 * count),
+  };
+  return {
+    ...beams,
+    runs: runsOf(beams, sky),
+    beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
+    ...nodesAround(
+      used,
+      (quarter) => facing + azimuth[quarter]! / weight[quarter]!,
+      (quarter) => elevation[quarter]! / weight[quarter]!,
+    ),
+    beamEnergy: energyOf(energy, used, sky.dayTypes),
+    flux: binned(window.flux, sky, even, pane.months),
+    sunFlux,
+  };
+}
+
+/** Goes through the year's steps in the order of their bins. @param facing the pane's own bearing, degrees */
+function beamsOf(pane: Pane, sky: SkyYear, facing: number): { found: Found; sums: BeamSums } {
+  const found = emptyFound(sky.steps);
+  const sums = emptySums(sky.dayTypes);
   // East and north in the room's frame: the same for every step.
   const east = directionInRoom(pane.room, 90, 0);
   const north = directionInRoom(pane.room, 0, 0);
-  const sunFlux = new Float64Array(HOUR_BINS * dayTypes);
-  const { normal: n, edgeU, edgeV, sizeU, sizeV } = pane.opening;
+  const { normal: n, sizeU, sizeV } = pane.opening;
   const monthOn = Array.from({ length: 12 }, (_, month0) => pane.months.includes(month0 + 1));
-  const quarters = HOUR_BINS * QUARTERS;
-  const energy = new Float64Array(quarters * dayTypes);
-  const weight = new Float64Array(quarters);
-  const azimuth = new Float64Array(quarters);
-  const elevation = new Float64Array(quarters);
-  const facing = paneAzimuth(pane, n.x, n.y);
   for (let i = 0; i < sky.steps; i++) {
     const step = sky.byBin[i]!;
-    const bin = sky.bin[step]!;
-    const month0 = Math.floor(bin / 24);
-    if (!monthOn[month0]) continue;
+    if (!monthOn[Math.floor(sky.bin[step]! / 24)]) continue;
     const e = sky.toSun[3 * step]!;
     const f = sky.toSun[3 * step + 1]!;
     const x = e * east.x + f * north.x;
@@ -101,55 +133,79 @@ export function paneYear(
     if (litShare === 0) continue;
     // What the beam gives after reflection is told without the trees that dim it.
     const treeShare = passed / (pane.glass(cosGlass) * pane.clearShare);
-    steps[count] = step;
-    alongU[count] = (x * edgeU.x + y * edgeU.y + z * edgeU.z) / cosGlass;
-    alongV[count] = (x * edgeV.x + y * edgeV.y + z * edgeV.z) / cosGlass;
-    height[count] = z;
-    passedOf[count] = passed;
-    treeShareOf[count] = treeShare;
-    parts[4 * count] = part.u0;
-    parts[4 * count + 1] = part.u1;
-    parts[4 * count + 2] = part.v0;
-    parts[4 * count + 3] = part.v1;
-    count++;
-    const hours = sky.stepMinutes / 60 / sky.daysInMonth[month0]!;
-    const quarter = bin * QUARTERS + Math.floor((sky.slot[step]! * sky.stepMinutes) / 15);
-    const onGlass = passed * cosGlass * litShare * hours;
-    let beam = 0;
-    for (let type = 0; type < dayTypes; type++) {
-      const dni = sky.dni[step * dayTypes + type]!;
-      beam += dni * treeShare;
-      energy[quarter * dayTypes + type]! += dni * treeShare * hours;
-      sunFlux[bin * dayTypes + type]! += dni * onGlass;
-    }
-    weight[quarter]! += beam;
-    // Taken from the pane's own bearing, so that north does not break the mean.
-    azimuth[quarter]! += beam * (((sky.azimuthDeg[step]! - facing + 540) % 360) - 180);
-    elevation[quarter]! += beam * sky.elevationDeg[step]!;
+    record(found, pane, step, { x, y, z }, cosGlass, passed, treeShare);
+    addBeam(sums, sky, step, passed * cosGlass * litShare, treeShare, facing);
   }
-  const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
-  const beams = {
-    steps: steps.slice(0, count),
-    alongU: alongU.slice(0, count),
-    alongV: alongV.slice(0, count),
-    height: height.slice(0, count),
-    passed: passedOf.slice(0, count),
-    treeShare: treeShareOf.slice(0, count),
-    parts: parts.slice(0, 4 * count),
-  };
-  return {
-    ...beams,
-    runs: runsOf(beams, sky),
-    beamBins: Uint16Array.from(used, (quarter) => Math.floor(quarter / QUARTERS)),
-    ...nodesAround(
-      used,
-      (quarter) => facing + azimuth[quarter]! / weight[quarter]!,
-      (quarter) => elevation[quarter]! / weight[quarter]!,
-    ),
-    beamEnergy: energyOf(energy, used, dayTypes),
-    flux: binned(window.flux, sky, even, pane.months),
-    sunFlux,
-  };
+  return { found, sums };
+}
+
+const emptyFound = (most: number): Found => ({
+  count: 0,
+  steps: new Uint32Array(most),
+  alongU: new Float32Array(most),
+  alongV: new Float32Array(most),
+  height: new Float32Array(most),
+  passed: new Float32Array(most),
+  treeShare: new Float32Array(most),
+  parts: new Float32Array(4 * most),
+});
+
+const emptySums = (dayTypes: number): BeamSums => ({
+  energy: new Float64Array(HOUR_BINS * QUARTERS * dayTypes),
+  weight: new Float64Array(HOUR_BINS * QUARTERS),
+  azimuth: new Float64Array(HOUR_BINS * QUARTERS),
+  elevation: new Float64Array(HOUR_BINS * QUARTERS),
+  sunFlux: new Float64Array(HOUR_BINS * dayTypes),
+});
+
+/** Records a step with the part of the opening that was found lit. */
+function record(
+  found: Found,
+  { opening: { edgeU, edgeV } }: Pane,
+  step: number,
+  { x, y, z }: Vec,
+  cosGlass: number,
+  passed: number,
+  treeShare: number,
+): void {
+  const { count, parts } = found;
+  found.steps[count] = step;
+  found.alongU[count] = (x * edgeU.x + y * edgeU.y + z * edgeU.z) / cosGlass;
+  found.alongV[count] = (x * edgeV.x + y * edgeV.y + z * edgeV.z) / cosGlass;
+  found.height[count] = z;
+  found.passed[count] = passed;
+  found.treeShare[count] = treeShare;
+  parts[4 * count] = part.u0;
+  parts[4 * count + 1] = part.u1;
+  parts[4 * count + 2] = part.v0;
+  parts[4 * count + 3] = part.v1;
+  found.count++;
+}
+
+function addBeam(
+  { energy, weight, azimuth, elevation, sunFlux }: BeamSums,
+  sky: SkyYear,
+  step: number,
+  throughGlass: number,
+  treeShare: number,
+  facing: number,
+): void {
+  const { dayTypes } = sky;
+  const bin = sky.bin[step]!;
+  const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
+  const quarter = bin * QUARTERS + Math.floor((sky.slot[step]! * sky.stepMinutes) / 15);
+  const onGlass = throughGlass * hours;
+  let beam = 0;
+  for (let type = 0; type < dayTypes; type++) {
+    const dni = sky.dni[step * dayTypes + type]!;
+    beam += dni * treeShare;
+    energy[quarter * dayTypes + type]! += dni * treeShare * hours;
+    sunFlux[bin * dayTypes + type]! += dni * onGlass;
+  }
+  weight[quarter]! += beam;
+  // Taken from the pane's own bearing, so that north does not break the mean.
+  azimuth[quarter]! += beam * (((sky.azimuthDeg[step]! - facing + 540) % 360) - 180);
+  elevation[quarter]! += beam * sky.elevationDeg[step]!;
 }
 
 type Beams = Pick<PaneYear, 'steps' | 'alongU' | 'alongV' | 'height' | 'passed' | 'treeShare' | 'parts'>;

@@ -22,6 +22,27 @@ export interface DaylightYear {
   readonly daylightFactor: number;
 }
 
+/** A spot's year as its windows are added to it. */
+type Tally = Omit<DaylightYear, 'peak' | 'daylightFactor'> & {
+  /** Brightest hour by bin, W m-2. */
+  readonly hourPeaks: Float64Array;
+};
+
+const emptyTally = (dayTypes: number): Tally => ({
+  byHour: {
+    sun: new Float64Array(HOUR_BINS),
+    sky: new Float64Array(HOUR_BINS),
+    ground: new Float64Array(HOUR_BINS),
+    obstruction: new Float64Array(HOUR_BINS),
+    reflected: new Float64Array(HOUR_BINS),
+  },
+  byDayType: new Float64Array(12 * dayTypes),
+  dayTypes,
+  hourPeaks: new Float64Array(HOUR_BINS),
+  sunHoursPossible: new Float64Array(12),
+  sunHoursLikely: new Float64Array(12),
+});
+
 /**
  * Adds up a spot's windows under their curtains.
  * @param transmittances by window id; a window without one stands open
@@ -31,78 +52,69 @@ export function daylightYear(
   sky: SkyYear,
   transmittances: ReadonlyMap<string, TransmittanceYear>,
 ): DaylightYear {
-  const types = sky.dayTypes;
-  const byHour = {
-    sun: new Float64Array(HOUR_BINS),
-    sky: new Float64Array(HOUR_BINS),
-    ground: new Float64Array(HOUR_BINS),
-    obstruction: new Float64Array(HOUR_BINS),
-    reflected: new Float64Array(HOUR_BINS),
-  };
-  const byDayType = new Float64Array(12 * types);
-  const hourPeaks = new Float64Array(HOUR_BINS);
-  const sunHoursPossible = new Float64Array(12);
-  const sunHoursLikely = new Float64Array(12);
+  const { hourPeaks, ...tally } = emptyTally(sky.dayTypes);
+  const whole = { ...tally, hourPeaks };
   let daylightFactor = 0;
-  for (const w of windows) {
-    daylightFactor += overcastFactor(w);
-    const transmittance = transmittances.get(w.windowId) ?? UNCURTAINED_YEAR;
-    const { direct, reflected: back, flux } = w;
-    for (const month of w.months) {
-      const month0 = month - 1;
-      const groundShare = w.groundByMonth[month0]!;
-      for (let bin = month0 * 24; bin < month * 24; bin++) {
-        if (sky.lit[bin] === 0) continue;
-        const straight = transmittance.straight[bin]!;
-        const spread = transmittance.spread[bin]!;
-        const spreadDirect = spread * direct.optics;
-        const spreadBack = spread * back.optics;
-        const clearHere = straight * direct.clear[bin]! + spreadDirect * flux.clear[bin]!;
-        const clearBack = straight * back.clear[bin]! + spreadBack * flux.clear[bin]!;
-        const evenHere = straight * direct.overcast + spreadDirect * flux.overcast;
-        const evenBack = straight * back.overcast + spreadBack * flux.overcast;
-        const groundHere = (straight * direct.ground + spreadDirect * flux.ground) * groundShare;
-        const obstructionHere = straight * direct.obstruction + spreadDirect * flux.obstruction;
-        const outsideBack =
-          (straight * back.ground + spreadBack * flux.ground) * groundShare +
-          straight * back.obstruction +
-          spreadBack * flux.obstruction;
-        let brightest = 0;
-        for (let type = 0; type < types; type++) {
-          const at = bin * types + type;
-          const clear = sky.clearDiffuse[at]!;
-          const overcast = sky.overcastDiffuse[at]!;
-          const global = sky.global[at]!;
-          const veiledSun = spreadDirect * w.sunFlux[at]!;
-          const sun = straight * w.sun.energy[at]! + veiledSun;
-          const skyLight = clear * clearHere + overcast * evenHere;
-          const ground = global * groundHere;
-          const obstruction = global * obstructionHere;
-          const reflected =
-            straight * w.sunReflected[at]! +
-            spreadBack * w.sunFlux[at]! +
-            clear * clearBack +
-            overcast * evenBack +
-            global * outsideBack;
-          const diffuse = skyLight + ground + obstruction + reflected;
-          byHour.sun[bin]! += sun / types;
-          byHour.sky[bin]! += skyLight / types;
-          byHour.ground[bin]! += ground / types;
-          byHour.obstruction[bin]! += obstruction / types;
-          byHour.reflected[bin]! += reflected / types;
-          byDayType[month0 * types + type]! += sun + diffuse;
-          if (diffuse + veiledSun > brightest) brightest = diffuse + veiledSun;
-        }
-        hourPeaks[bin]! += brightest + w.sun.strongest[bin]! * transmittance.straightMost[bin]!;
-        sunHoursPossible[month0]! += w.sun.possible[bin]! * transmittance.sunShare[bin]!;
-        sunHoursLikely[month0]! += w.sun.likely[bin]! * transmittance.sunShare[bin]!;
+  for (const window of windows) {
+    daylightFactor += overcastFactor(window);
+    const transmittance = transmittances.get(window.windowId) ?? UNCURTAINED_YEAR;
+    for (const month of window.months) {
+      for (let bin = (month - 1) * 24; bin < month * 24; bin++) {
+        if (sky.lit[bin] !== 0) addBin(whole, window, sky, transmittance, bin);
       }
     }
   }
   const peak = Float64Array.from({ length: 12 }, (_, month0) =>
     Math.max(...hourPeaks.subarray(month0 * 24, month0 * 24 + 24)),
   );
-  return { byHour, byDayType, dayTypes: types, peak, sunHoursPossible, sunHoursLikely, daylightFactor };
+  return { ...tally, peak, daylightFactor };
+}
+
+/** What one window gives in one bin: each part of the sky straight through the glass, and spread by a shut curtain. */
+function addBin(tally: Tally, window: WindowYear, sky: SkyYear, transmittance: TransmittanceYear, bin: number): void {
+  const { byHour, byDayType, dayTypes: types } = tally;
+  const { direct, reflected: back, flux, sun: beam, sunFlux, sunReflected } = window;
+  const month0 = Math.floor(bin / 24);
+  const groundShare = window.groundByMonth[month0]!;
+  const straight = transmittance.straight[bin]!;
+  const spread = transmittance.spread[bin]!;
+  const spreadDirect = spread * direct.optics;
+  const spreadBack = spread * back.optics;
+  const clearHere = straight * direct.clear[bin]! + spreadDirect * flux.clear[bin]!;
+  const clearBack = straight * back.clear[bin]! + spreadBack * flux.clear[bin]!;
+  const evenHere = straight * direct.overcast + spreadDirect * flux.overcast;
+  const evenBack = straight * back.overcast + spreadBack * flux.overcast;
+  const groundHere = (straight * direct.ground + spreadDirect * flux.ground) * groundShare;
+  const obstructionHere = straight * direct.obstruction + spreadDirect * flux.obstruction;
+  const outsideBack =
+    (straight * back.ground + spreadBack * flux.ground) * groundShare +
+    straight * back.obstruction +
+    spreadBack * flux.obstruction;
+  let brightest = 0;
+  for (let type = 0; type < types; type++) {
+    const at = bin * types + type;
+    const clear = sky.clearDiffuse[at]!;
+    const overcast = sky.overcastDiffuse[at]!;
+    const global = sky.global[at]!;
+    const spreadSun = spreadDirect * sunFlux[at]!;
+    const sun = straight * beam.energy[at]! + spreadSun;
+    const skyLight = clear * clearHere + overcast * evenHere;
+    const ground = global * groundHere;
+    const obstruction = global * obstructionHere;
+    const sunBack = straight * sunReflected[at]! + spreadBack * sunFlux[at]!;
+    const reflected = sunBack + clear * clearBack + overcast * evenBack + global * outsideBack;
+    const diffuse = skyLight + ground + obstruction + reflected;
+    byHour.sun[bin]! += sun / types;
+    byHour.sky[bin]! += skyLight / types;
+    byHour.ground[bin]! += ground / types;
+    byHour.obstruction[bin]! += obstruction / types;
+    byHour.reflected[bin]! += reflected / types;
+    byDayType[month0 * types + type]! += sun + diffuse;
+    if (diffuse + spreadSun > brightest) brightest = diffuse + spreadSun;
+  }
+  tally.hourPeaks[bin]! += brightest + beam.strongest[bin]! * transmittance.straightMost[bin]!;
+  tally.sunHoursPossible[month0]! += beam.possible[bin]! * transmittance.sunShare[bin]!;
+  tally.sunHoursLikely[month0]! += beam.likely[bin]! * transmittance.sunShare[bin]!;
 }
 
 /** A window's part in the year's mean daylight factor. */

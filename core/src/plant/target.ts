@@ -176,86 +176,121 @@ export function yearTargets(plant: Grower, taxon: Taxon, ways: Ways): Target[] {
   return seasonOf(plant, taxon, ways.latitude, school).map((season) => monthTarget(plant, taxon, season, ways, school));
 }
 
-function monthTarget(
-  plant: Grower,
-  taxon: Taxon,
-  season: SeasonMonth,
-  { latitude, aim }: Ways,
-  school: School,
-): Target {
-  const { month, depth } = season;
-  const rules: string[] = [];
-  let { light, warmth, moisture } = taxon;
-  light = aimed(light, aim);
-  const aimRule = AIM_RULES[aim];
-  if (aimRule) rules.push(aimRule);
-  const shift = STAGE_SHIFTS[plant.stage];
-  if (shift) {
-    light = scaledLight(light, shift.light, shift.peak);
-    moisture = moister(moisture, shift.moistureUp);
-    warmth = {
-      ...warmth,
-      dayFrom: Math.min(warmth.dayTo - 1, warmth.dayFrom + shift.warmthFloor),
-      nightFrom: Math.min(warmth.nightTo - 1, warmth.nightFrom + shift.warmthFloor),
-    };
-    rules.push(shift.rule);
-  }
-  // Beyond induction a long day harms no plant, so long as a night is left.
-  let day: DayNeed = { ...taxon.day, maxH: Math.max(taxon.day.maxH, LONGEST_DAY_H) };
-  if (depth > 0) {
-    light = {
-      ...light,
-      survives: light.survives * season.lightShare,
-      thrivesFrom: light.thrivesFrom * season.lightShare,
-    };
-    warmth = restingWarmth(warmth, taxon.rest, depth);
-    day = { ...day, minH: Math.min(day.minH, 8) };
-    rules.push(
-      `${season.rule}; ${Math.round(season.lightShare * 100)} % of its light will do${taxon.rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`}`,
-    );
-  } else if (plant.growthState !== 'by-season') {
-    rules.push(season.rule);
-  }
-  if (season.longestDayH !== null)
-    day = { ...day, maxH: season.longestDayH, minH: Math.min(day.minH, season.longestDayH) };
-  if (school === 'grow-on' && depth === 0 && taxon.rest.months.includes(seasonalMonth(month, latitude))) {
-    day = { ...day, minH: Math.max(day.minH, GROW_ON_DAY_H) };
-    rules.push(`Kept growing through its rest: a day of at least ${GROW_ON_DAY_H} h`);
-  }
-  const inducing = isInducing(plant, taxon, month, latitude);
-  if (inducing && day.criticalNightH !== null) {
-    const dayAtCritical = 24 - day.criticalNightH;
-    day =
-      day.kind === 'short'
-        ? { ...day, minH: Math.min(day.minH, dayAtCritical - 2), maxH: dayAtCritical }
-        : { ...day, minH: dayAtCritical };
-    rules.push(
-      day.kind === 'short'
-        ? `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken; a lamp or a room light in the night starts the weeks anew`
-        : `Setting buds: wants nights shorter than ${day.criticalNightH} h`,
-    );
-  }
+/** What a month's needs come to so far, and the rules that made them so. */
+interface Needs {
+  readonly light: LightNeed;
+  readonly warmth: WarmthNeed;
+  readonly moisture: MoistureNeed;
+  readonly day: DayNeed;
+  readonly rules: readonly string[];
+}
+
+function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Ways, school: School): Target {
+  const { month } = season;
+  const inducing = isInducing(plant, taxon, month, ways.latitude);
+  const staged = atStage(aimedNeeds(taxon, ways.aim), plant.stage);
+  const seasoned = inSeason(staged, plant, taxon, season);
+  const grownOn =
+    school === 'grow-on' && season.depth === 0 && taxon.rest.months.includes(seasonalMonth(month, ways.latitude))
+      ? keptGrowing(seasoned)
+      : seasoned;
+  const { rules, ...needs } = inducing ? induced(grownOn) : grownOn;
   const setsBuds = inducing && season.phase !== 'resting';
   const rootless = ROOTLESS.has(plant.stage);
-  if (rootless) rules.push('Without roots, or just moved: not fed');
   const feed: Feed = rootless ? 'none' : season.feed;
+  const weeks = taxon.day.kind === 'short' ? `long nights, ${taxon.day.criticalNightH} h and more` : 'long days';
   return {
     month,
-    light,
-    day,
-    warmth,
-    moisture,
+    ...needs,
     air: taxon.care.air,
     water: season.water,
     waterAtShare: taxon.care.waterAtShare * WATER_SHARES[season.water],
     feed,
     feedPpmN: taxon.care.feedPpmN * FEED_SHARES[feed],
     phase: setsBuds ? 'inducing' : season.phase,
-    rules,
-    seasonRule: setsBuds
-      ? `Its weeks of ${taxon.day.kind === 'short' ? `long nights, ${taxon.day.criticalNightH} h and more` : 'long days'}`
-      : season.rule,
+    rules: rootless ? [...rules, 'Without roots, or just moved: not fed'] : rules,
+    seasonRule: setsBuds ? `Its weeks of ${weeks}` : season.rule,
   };
+}
+
+function aimedNeeds({ light, warmth, moisture, day }: Taxon, aim: LightAim): Needs {
+  const rule = AIM_RULES[aim];
+  return {
+    light: aimed(light, aim),
+    warmth,
+    moisture,
+    // Beyond induction a long day harms no plant, so long as a night is left.
+    day: { ...day, maxH: Math.max(day.maxH, LONGEST_DAY_H) },
+    rules: rule ? [rule] : [],
+  };
+}
+
+function atStage(needs: Needs, stage: Stage): Needs {
+  const shift = STAGE_SHIFTS[stage];
+  if (!shift) return needs;
+  const { warmth } = needs;
+  return {
+    ...needs,
+    light: scaledLight(needs.light, shift.light, shift.peak),
+    moisture: moister(needs.moisture, shift.moistureUp),
+    warmth: {
+      ...warmth,
+      dayFrom: Math.min(warmth.dayTo - 1, warmth.dayFrom + shift.warmthFloor),
+      nightFrom: Math.min(warmth.nightTo - 1, warmth.nightFrom + shift.warmthFloor),
+    },
+    rules: [...needs.rules, shift.rule],
+  };
+}
+
+function inSeason(needs: Needs, plant: Grower, taxon: Taxon, season: SeasonMonth): Needs {
+  const awake = plant.growthState === 'by-season' ? needs : { ...needs, rules: [...needs.rules, season.rule] };
+  const { light, warmth, day, rules } = season.depth > 0 ? resting(needs, taxon, season) : awake;
+  const longest = season.longestDayH;
+  return {
+    ...needs,
+    light,
+    warmth,
+    rules,
+    day: longest === null ? day : { ...day, maxH: longest, minH: Math.min(day.minH, longest) },
+  };
+}
+
+function resting(needs: Needs, { rest }: Taxon, { depth, lightShare, rule }: SeasonMonth): Needs {
+  const { light, day, rules } = needs;
+  const warmth = restingWarmth(needs.warmth, rest, depth);
+  const nights = rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`;
+  return {
+    ...needs,
+    light: { ...light, survives: light.survives * lightShare, thrivesFrom: light.thrivesFrom * lightShare },
+    warmth,
+    day: { ...day, minH: Math.min(day.minH, 8) },
+    rules: [...rules, `${rule}; ${Math.round(lightShare * 100)} % of its light will do${nights}`],
+  };
+}
+
+function keptGrowing(needs: Needs): Needs {
+  return {
+    ...needs,
+    day: { ...needs.day, minH: Math.max(needs.day.minH, GROW_ON_DAY_H) },
+    rules: [...needs.rules, `Kept growing through its rest: a day of at least ${GROW_ON_DAY_H} h`],
+  };
+}
+
+/** The weeks in which the length of the night sets buds. */
+function induced(needs: Needs): Needs {
+  const { day, rules } = needs;
+  if (day.criticalNightH === null) return needs;
+  const dayAtCritical = 24 - day.criticalNightH;
+  if (day.kind === 'short') {
+    const rule = `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken; a lamp or a room light in the night starts the weeks anew`;
+    return {
+      ...needs,
+      day: { ...day, minH: Math.min(day.minH, dayAtCritical - 2), maxH: dayAtCritical },
+      rules: [...rules, rule],
+    };
+  }
+  const rule = `Setting buds: wants nights shorter than ${day.criticalNightH} h`;
+  return { ...needs, day: { ...day, minH: dayAtCritical }, rules: [...rules, rule] };
 }
 
 /** Stages that cannot take up feed yet. */

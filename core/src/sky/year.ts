@@ -1,6 +1,13 @@
 /** The outdoor light of a whole year at one place: every quarter hour of sun, and the mean sky of each month's hours. */
 import { DAY_MS, MINUTE_MS, RADIANS, SOLAR_CONSTANT, daysInMonth, utcOffsetMinutes } from '../units';
-import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunSeenFrom, type Place } from '../sun';
+import {
+  dayOfYear,
+  extraterrestrialIrradiance,
+  sunEquatorial,
+  sunSeenFrom,
+  type Place,
+  type SunPosition,
+} from '../sun';
 import { clearnessProfile, dayTypeClearness, DAY_TYPES } from './clearness';
 import { clearSkyIrradiance, haurwitzGlobal, splitGlobal } from './irradiance';
 import { COARSE_NET, SKY_NODES, coarsenInto } from './nodes';
@@ -96,122 +103,195 @@ const SHAPE_DAYS = [5, 15, 25];
  */
 const GOLDEN_RATIO = (Math.sqrt(5) - 1) / 2;
 
+/** The steps of a year as they are found, in arrays longer than it takes. */
+interface Steps {
+  count: number;
+  readonly bin: Uint16Array;
+  readonly slot: Uint8Array;
+  readonly azimuthDeg: Float32Array;
+  readonly elevationDeg: Float32Array;
+  readonly toSun: Float64Array;
+  readonly dni: Float32Array;
+  readonly dniMost: Float32Array;
+}
+
+/** What is summed by bin. */
+interface Sums {
+  readonly clearDiffuse: Float64Array;
+  readonly overcastDiffuse: Float64Array;
+  readonly global: Float64Array;
+  readonly clearShape: Float32Array;
+  readonly shapeWeight: Float64Array;
+}
+
+const emptySteps = (most: number, types: number): Steps => ({
+  count: 0,
+  bin: new Uint16Array(most),
+  slot: new Uint8Array(most),
+  azimuthDeg: new Float32Array(most),
+  elevationDeg: new Float32Array(most),
+  toSun: new Float64Array(3 * most),
+  dni: new Float32Array(types * most),
+  dniMost: new Float32Array(most),
+});
+
+const emptySums = (types: number): Sums => ({
+  clearDiffuse: new Float64Array(HOUR_BINS * types),
+  overcastDiffuse: new Float64Array(HOUR_BINS * types),
+  global: new Float64Array(HOUR_BINS * types),
+  clearShape: new Float32Array(HOUR_BINS * SKY_NODES),
+  shapeWeight: new Float64Array(HOUR_BINS),
+});
+
+const emptyWeatherStep = (types: number): WeatherStep => ({
+  dni: new Float64Array(types),
+  dhi: new Float64Array(types),
+  clearShare: new Float64Array(types),
+});
+
+/** A year that is being computed. */
+interface YearWork {
+  readonly place: Place;
+  readonly weather: Weather;
+  readonly stepMinutes: number;
+  readonly steps: Steps;
+  readonly sums: Sums;
+  /** One step's weather, used again for each. */
+  readonly step: WeatherStep;
+}
+
+/** A day of it: beginning by the offset in force at noon, and hours that one of its steps stands for in a mean day of its month. */
+interface YearDay {
+  readonly month0: number;
+  readonly day: number;
+  readonly ordinal: number;
+  readonly startMs: number;
+  readonly hoursAStep: number;
+}
+
 /** Computes the outdoor year step by step. */
 export function skyYear({ place, timeZone, year, weather, stepMinutes = STEP_MINUTES }: SkyYearRequest): SkyYear {
   const types = weather.dayTypes;
-  const most = (366 * 1440) / stepMinutes;
-  const bin = new Uint16Array(most);
-  const slot = new Uint8Array(most);
-  const azimuth = new Float32Array(most);
-  const elevation = new Float32Array(most);
-  const toSun = new Float64Array(3 * most);
-  const dni = new Float32Array(types * most);
-  const dniMost = new Float32Array(most);
-  let steps = 0;
-  const clearDiffuse = new Float64Array(HOUR_BINS * types);
-  const overcastDiffuse = new Float64Array(HOUR_BINS * types);
-  const global = new Float64Array(HOUR_BINS * types);
-  const clearShape = new Float32Array(HOUR_BINS * SKY_NODES);
-  const shapeWeight = new Float64Array(HOUR_BINS);
+  const steps = emptySteps((366 * 1440) / stepMinutes, types);
+  const sums = emptySums(types);
+  const work: YearWork = { place, weather, stepMinutes, steps, sums, step: emptyWeatherStep(types) };
   const monthDays = Array.from({ length: 12 }, (_, month0) => daysInMonth(year, month0 + 1));
-  const step: WeatherStep = {
-    dni: new Float64Array(types),
-    dhi: new Float64Array(types),
-    clearShare: new Float64Array(types),
-  };
-
-  const sinLatitude = Math.sin(place.latitude * RADIANS);
-  const cosLatitude = Math.cos(place.latitude * RADIANS);
   for (let month0 = 0; month0 < 12; month0++) {
-    const perDay = stepMinutes / 60 / monthDays[month0]!;
-    const offsetOf = noonOffsets(year, month0, monthDays[month0]!, timeZone);
-    for (let day = 1; day <= monthDays[month0]!; day++) {
-      const offsetMs = offsetOf(day) * MINUTE_MS;
-      const ordinal = dayOfYear({ year, month: month0 + 1, day });
-      const dayStartMs = Date.UTC(year, month0, day) - offsetMs;
-      // Within a day declination and hour angle run so evenly that two ends serve all steps (0.001 degrees).
-      const first = sunEquatorial(dayStartMs);
-      const last = sunEquatorial(dayStartMs + DAY_MS);
-      const turned = 360 + ((last.greenwichHourAngleDeg - first.greenwichHourAngleDeg + 540) % 360) - 180;
-      const declinationDeg = (first.declinationDeg + last.declinationDeg) / 2;
-      const sunsetHourAngle = sunsetAngle(place.latitude, declinationDeg);
-      const takesShape = SHAPE_DAYS.includes(day);
-      const within = (ordinal * GOLDEN_RATIO) % 1;
-      for (let minute = 0; minute < 1440; minute += stepMinutes) {
-        // Hours of the bins follow the offset in force at noon, so that a clock change does not split a day.
-        const share = (minute + stepMinutes * within) / 1440;
-        const hourAngleDeg = first.greenwichHourAngleDeg + turned * share;
-        const declination = first.declinationDeg + (last.declinationDeg - first.declinationDeg) * share;
-        const cosHourAngle = Math.cos((hourAngleDeg + place.longitude) * RADIANS);
-        // Night is told before the sun's place is worked out: half of all steps.
-        if (
-          sinLatitude * Math.sin(declination * RADIANS) +
-            cosLatitude * Math.cos(declination * RADIANS) * cosHourAngle <=
-          0
-        )
-          continue;
-        const sun = sunSeenFrom(place, declination, hourAngleDeg);
-        if (sun.elevationDeg <= 0) continue;
-        const at = month0 * 24 + Math.floor(minute / 60);
-        const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
-        weather.write(step, {
-          instantMs: dayStartMs + (minute + stepMinutes * within) * MINUTE_MS,
-          month0,
-          dayOfYear: ordinal,
-          sinElevation,
-          elevationDeg: sun.elevationDeg,
-          cosHourAngle,
-          sunsetHourAngle,
-          latitude: place.latitude,
-          declinationDeg,
-        });
-        const level = Math.cos(sun.elevationDeg * RADIANS);
-        bin[steps] = at;
-        slot[steps] = (minute % 60) / stepMinutes;
-        azimuth[steps] = sun.azimuthDeg;
-        elevation[steps] = sun.elevationDeg;
-        toSun[3 * steps] = Math.sin(sun.azimuthDeg * RADIANS) * level;
-        toSun[3 * steps + 1] = Math.cos(sun.azimuthDeg * RADIANS) * level;
-        toSun[3 * steps + 2] = sinElevation;
-        let clearEnergy = 0;
-        let strongest = 0;
-        for (let type = 0; type < types; type++) {
-          const beam = step.dni[type]!;
-          const diffuse = step.dhi[type]!;
-          const clear = step.clearShare[type]! * diffuse;
-          dni[steps * types + type] = beam;
-          if (beam > strongest) strongest = beam;
-          clearEnergy += clear;
-          clearDiffuse[at * types + type]! += clear * perDay;
-          overcastDiffuse[at * types + type]! += (diffuse - clear) * perDay;
-          global[at * types + type]! += (diffuse + beam * sinElevation) * perDay;
-        }
-        dniMost[steps] = strongest;
-        steps++;
-        if (takesShape && minute % 60 === 30) {
-          const weight = clearEnergy + 1e-6;
-          addShape(clearShape, at, clearSky(sun.azimuthDeg, sun.elevationDeg), weight);
-          shapeWeight[at]! += weight;
-        }
-      }
+    const days = monthDays[month0]!;
+    const offsetOf = noonOffsets(year, month0, days, timeZone);
+    for (let day = 1; day <= days; day++) {
+      addDay(work, {
+        month0,
+        day,
+        ordinal: dayOfYear({ year, month: month0 + 1, day }),
+        startMs: Date.UTC(year, month0, day) - offsetOf(day) * MINUTE_MS,
+        hoursAStep: stepMinutes / 60 / days,
+      });
     }
   }
-  finishShapes(clearShape, shapeWeight);
+  finishShapes(sums.clearShape, sums.shapeWeight);
+  return finishedYear(work, year, monthDays);
+}
+
+/** Adds the steps of a day on which the sun is up. */
+function addDay(work: YearWork, { month0, day, ordinal, startMs, hoursAStep }: YearDay): void {
+  const { place, weather, stepMinutes, step } = work;
+  const { latitude } = place;
+  const sinLatitude = Math.sin(latitude * RADIANS);
+  const cosLatitude = Math.cos(latitude * RADIANS);
+  // Within a day declination and hour angle run so evenly that two ends serve all steps (0.001 degrees).
+  const first = sunEquatorial(startMs);
+  const last = sunEquatorial(startMs + DAY_MS);
+  const turned = 360 + ((last.greenwichHourAngleDeg - first.greenwichHourAngleDeg + 540) % 360) - 180;
+  const declinationDeg = (first.declinationDeg + last.declinationDeg) / 2;
+  const sunsetHourAngle = sunsetAngle(latitude, declinationDeg);
+  const takesShape = SHAPE_DAYS.includes(day);
+  const within = (ordinal * GOLDEN_RATIO) % 1;
+  for (let minute = 0; minute < 1440; minute += stepMinutes) {
+    // Hours of the bins follow the offset in force at noon, so that a clock change does not split a day.
+    const share = (minute + stepMinutes * within) / 1440;
+    const hourAngleDeg = first.greenwichHourAngleDeg + turned * share;
+    const declination = first.declinationDeg + (last.declinationDeg - first.declinationDeg) * share;
+    const cosHourAngle = Math.cos((hourAngleDeg + place.longitude) * RADIANS);
+    const level = cosLatitude * Math.cos(declination * RADIANS) * cosHourAngle;
+    // Night is told before the sun's place is worked out: half of all steps.
+    if (sinLatitude * Math.sin(declination * RADIANS) + level <= 0) continue;
+    const sun = sunSeenFrom(place, declination, hourAngleDeg);
+    if (sun.elevationDeg <= 0) continue;
+    const sinElevation = Math.sin(sun.elevationDeg * RADIANS);
+    weather.write(step, {
+      instantMs: startMs + (minute + stepMinutes * within) * MINUTE_MS,
+      month0,
+      dayOfYear: ordinal,
+      sinElevation,
+      elevationDeg: sun.elevationDeg,
+      cosHourAngle,
+      sunsetHourAngle,
+      latitude,
+      declinationDeg,
+    });
+    const bin = month0 * 24 + Math.floor(minute / 60);
+    const clearEnergy = addStep(work, bin, (minute % 60) / stepMinutes, sun, sinElevation, hoursAStep);
+    if (takesShape && minute % 60 === 30) addShape(work.sums, bin, sun, clearEnergy + 1e-6);
+  }
+}
+
+/** Adds one step with its weather. @returns the diffuse light of it that comes as from a clear sky, all day types together */
+function addStep(
+  { weather: { dayTypes: types }, steps, sums, step }: YearWork,
+  bin: number,
+  slot: number,
+  { azimuthDeg, elevationDeg }: SunPosition,
+  sinElevation: number,
+  hours: number,
+): number {
+  const { count } = steps;
+  const level = Math.cos(elevationDeg * RADIANS);
+  steps.bin[count] = bin;
+  steps.slot[count] = slot;
+  steps.azimuthDeg[count] = azimuthDeg;
+  steps.elevationDeg[count] = elevationDeg;
+  steps.toSun[3 * count] = Math.sin(azimuthDeg * RADIANS) * level;
+  steps.toSun[3 * count + 1] = Math.cos(azimuthDeg * RADIANS) * level;
+  steps.toSun[3 * count + 2] = sinElevation;
+  let clearEnergy = 0;
+  let strongest = 0;
+  for (let type = 0; type < types; type++) {
+    const beam = step.dni[type]!;
+    const diffuse = step.dhi[type]!;
+    const clear = step.clearShare[type]! * diffuse;
+    steps.dni[count * types + type] = beam;
+    if (beam > strongest) strongest = beam;
+    clearEnergy += clear;
+    sums.clearDiffuse[bin * types + type]! += clear * hours;
+    sums.overcastDiffuse[bin * types + type]! += (diffuse - clear) * hours;
+    sums.global[bin * types + type]! += (diffuse + beam * sinElevation) * hours;
+  }
+  steps.dniMost[count] = strongest;
+  steps.count++;
+  return clearEnergy;
+}
+
+/** A year's arrays at their true lengths. */
+function finishedYear({ weather, stepMinutes, steps, sums }: YearWork, year: number, daysInMonths: number[]): SkyYear {
+  const types = weather.dayTypes;
+  const { count } = steps;
+  const { clearDiffuse, overcastDiffuse, global, clearShape } = sums;
   const lit = Uint8Array.from({ length: HOUR_BINS }, (_, at) => (global[at * types]! > 0 ? 1 : 0));
   return {
     year,
     dayTypes: types,
-    daysInMonth: monthDays,
-    steps,
-    bin: bin.slice(0, steps),
-    byBin: inOrder(bin, steps),
+    daysInMonth: daysInMonths,
+    steps: count,
+    bin: steps.bin.slice(0, count),
+    byBin: inOrder(steps.bin, count),
     stepMinutes,
-    slot: slot.slice(0, steps),
-    azimuthDeg: azimuth.slice(0, steps),
-    elevationDeg: elevation.slice(0, steps),
-    toSun: toSun.slice(0, 3 * steps),
-    dni: dni.slice(0, types * steps),
-    dniMost: dniMost.slice(0, steps),
+    slot: steps.slot.slice(0, count),
+    azimuthDeg: steps.azimuthDeg.slice(0, count),
+    elevationDeg: steps.elevationDeg.slice(0, count),
+    toSun: steps.toSun.slice(0, 3 * count),
+    dni: steps.dni.slice(0, types * count),
+    dniMost: steps.dniMost.slice(0, count),
     clearDiffuse,
     overcastDiffuse,
     global,
@@ -264,9 +344,11 @@ export function sunsetAngle(latitude: number, declinationDeg: number): number {
   return Math.acos(Math.max(-1, Math.min(1, cosine)));
 }
 
-function addShape(shapes: Float32Array, at: number, shape: Float64Array, weight: number): void {
-  const base = at * shape.length;
-  for (let node = 0; node < shape.length; node++) shapes[base + node]! += shape[node]! * weight;
+function addShape({ clearShape, shapeWeight }: Sums, bin: number, sun: SunPosition, weight: number): void {
+  const shape = clearSky(sun.azimuthDeg, sun.elevationDeg);
+  const base = bin * shape.length;
+  for (let node = 0; node < shape.length; node++) clearShape[base + node]! += shape[node]! * weight;
+  shapeWeight[bin]! += weight;
 }
 
 /** Bins in which no shape was taken (the edge hours of a month) borrow the nearest hour's. */
