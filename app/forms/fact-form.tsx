@@ -11,7 +11,8 @@ import { Row } from '../ui/page';
 import { SPACE } from '../ui/theme';
 import { Body, Small, Strong } from '../ui/type';
 import { useInk } from '../ui/use-ink';
-import { FORM_SPECS, type FormList, type FormItem } from './form-specs';
+import type { FormItem } from './form-item';
+import { FORM_SPECS, type FormList } from './form-specs';
 import { unitOf, type Entry } from './form-values';
 import { changeOf, useFactForm, type FactFormState } from './use-fact-form';
 

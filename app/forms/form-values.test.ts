@@ -1,7 +1,8 @@
 import type { Window } from '@dulvan/core';
 import fc from 'fast-check';
 import type { Units } from '../state/settings';
-import { FORM_SPECS, type FormItem } from './form-specs';
+import type { FormItem } from './form-item';
+import { FORM_SPECS } from './form-specs';
 import { readForm, valuesOf, type Entry, type FormValues } from './form-values';
 import { typedNumber } from '../parts/typed-number';
 

@@ -13,7 +13,8 @@ import {
 import { typedNumber } from '../parts/typed-number';
 import { CM_PER_INCH } from '../parts/words';
 import type { Units } from '../state/settings';
-import type { FormList, FormItem } from './form-specs';
+import type { FormItem } from './form-item';
+import type { FormList } from './form-specs';
 import * as windowCurtains from './window-curtains';
 
 export type FormValues = Readonly<Record<string, string>>;

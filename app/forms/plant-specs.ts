@@ -1,0 +1,61 @@
+/** What is asked of a plant. */
+import { SCHOOLS, SCHOOL_WORDS } from '@dulvan/core';
+import { GROWTH_WORD, STAGE_WORD } from '../parts/words';
+import { words, type FormSpec } from './form-item';
+
+export const PLANT_SPECS = {
+  plants: {
+    noun: 'plant',
+    items: [
+      {
+        field: 'name',
+        label: 'Your name for it',
+        kind: 'text',
+        optional: 'optional',
+        help: 'Left empty, its common name serves.',
+      },
+      { field: 'stage', label: 'Stage', kind: 'choice', choices: () => words(STAGE_WORD) },
+      {
+        field: 'growthState',
+        label: 'What you see',
+        kind: 'choice',
+        choices: () => words(GROWTH_WORD),
+        help: 'What you see rules over the calendar.',
+      },
+      {
+        field: 'stateSeenOn',
+        label: 'Seen on',
+        kind: 'date',
+        optional: 'optional',
+        help: 'As 2026-11-02. It rules for three months; left empty, for the whole year.',
+        when: (values) => values.growthState !== 'by-season',
+      },
+      {
+        field: 'restSchool',
+        label: 'Its rest',
+        kind: 'choice',
+        optional: 'optional',
+        choices: () => [
+          { value: '', word: 'As in this home' },
+          ...SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word })),
+        ],
+      },
+      { field: 'potCm', label: 'Pot width', kind: 'pot', optional: 'optional' },
+      {
+        field: 'heightCm',
+        label: 'Height with the pot',
+        kind: 'pot',
+        optional: 'optional',
+        help: 'Taller plants shade shorter neighbours. Left empty, it shades none.',
+      },
+      {
+        field: 'foliage',
+        label: 'Its leaves',
+        kind: 'choice',
+        choices: () => words({ sparse: 'Sparse: sky shows through', medium: 'Medium', dense: 'Dense: hardly any gap' }),
+      },
+      { field: 'arrivedOn', label: 'Arrived on', kind: 'date', optional: 'optional', help: 'As 2026-03-14.' },
+      { field: 'note', label: 'Note', kind: 'long-text', optional: 'optional' },
+    ],
+  },
+} satisfies Record<string, FormSpec>;

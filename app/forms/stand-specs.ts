@@ -1,0 +1,172 @@
+/** What is asked of stands, their tiers and spots, and of the lamps over them. */
+import { TYPICAL_UMOL_PER_JOULE } from '@dulvan/core';
+import { named, words, type FormSpec } from './form-item';
+
+/** Bulbs and spots are taken for points, unless a file measured their size. */
+const hasSize = (values: Readonly<Record<string, string>>) =>
+  !values.photometryId && values.form !== 'point' && values.form !== 'spot';
+
+export const STAND_SPECS = {
+  stands: {
+    noun: 'stand',
+    caution: 'Mind what shelves and sills can bear, and fix tall ones to the wall: wet pots are heavy.',
+    items: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      {
+        field: 'kind',
+        label: 'Kind',
+        kind: 'choice',
+        choices: () =>
+          words({
+            sill: 'Sill',
+            shelf: 'Shelf unit',
+            table: 'Table',
+            trolley: 'Trolley',
+            floor: 'Floor patch',
+            rail: 'Hanging rail',
+            board: 'Wall board',
+          }),
+      },
+      { field: 'xM', label: 'From wall D', kind: 'length', help: 'On the plan, from the left.' },
+      { field: 'yM', label: 'From wall A', kind: 'length', help: 'On the plan, from below.' },
+      { field: 'widthM', label: 'Size along wall A', kind: 'length' },
+      { field: 'depthM', label: 'Size away from wall A', kind: 'length' },
+    ],
+  },
+  tiers: {
+    noun: 'tier',
+    items: [
+      { field: 'heightM', label: 'Height above the floor', kind: 'length' },
+      {
+        field: 'board',
+        label: 'Board',
+        kind: 'choice',
+        choices: () => words({ solid: 'Solid', open: 'Open (wire, rail)' }),
+        help: 'A solid board shades what is below it.',
+      },
+    ],
+  },
+  spots: {
+    noun: 'spot',
+    items: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'alongM', label: 'Middle, along the stand', kind: 'length' },
+      { field: 'acrossM', label: 'Middle, across the stand', kind: 'length' },
+      { field: 'sizeM', label: 'Room for a plant this wide', kind: 'length' },
+      { field: 'freeHeightM', label: 'Free height above it', kind: 'length' },
+      { field: 'loadKg', label: 'Bears', kind: 'number', unit: 'kg' },
+      {
+        field: 'reach',
+        label: 'Reach',
+        kind: 'choice',
+        choices: () => words({ easy: 'Easy', step: 'With a step', hard: 'Hard' }),
+      },
+    ],
+  },
+  circuits: {
+    noun: 'circuit',
+    items: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'onMinute', label: 'Lamps on at', kind: 'time' },
+      { field: 'offMinute', label: 'Lamps off at', kind: 'time' },
+      { field: 'months', label: 'Timer runs in', kind: 'months' },
+    ],
+  },
+  lamps: {
+    noun: 'lamp',
+    caution:
+      'Water and electricity meet here: let cables hang in a drip loop, keep splashes off fittings, do not load a socket beyond its rating. The maker’s label and your local code rule; ask a licensed electrician for anything fixed.',
+    items: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      {
+        field: 'form',
+        label: 'Shape',
+        kind: 'choice',
+        choices: () => words({ bar: 'Bar', panel: 'Panel', spot: 'Spot with a beam', point: 'Bulb' }),
+      },
+      {
+        field: 'ratedBy',
+        label: 'What its label tells',
+        kind: 'choice',
+        choices: () => words({ ppf: 'Photons (PPF)', lumens: 'Lumens', watts: 'Watts alone' }),
+        help: `Lumens are turned into photons by the colour, within about 8 % (red and blue lamps: 60 %). From watts alone ${TYPICAL_UMOL_PER_JOULE} µmol/s a watt is assumed, a third either way.`,
+      },
+      {
+        field: 'ppf',
+        label: 'Photons it gives (PPF)',
+        kind: 'number',
+        unit: 'µmol/s',
+        help: 'On the label of a plant lamp.',
+        when: (values) => values.ratedBy === 'ppf',
+      },
+      {
+        field: 'lumens',
+        label: 'Light it gives',
+        kind: 'number',
+        unit: 'lm',
+        optional: 'optional',
+        when: (values) => values.ratedBy === 'lumens',
+      },
+      { field: 'powerW', label: 'Power', kind: 'number', unit: 'W' },
+      {
+        field: 'spectrum',
+        label: 'Colour',
+        kind: 'choice',
+        choices: () =>
+          words({
+            'white-warm': 'Warm white',
+            'white-neutral': 'Neutral white',
+            'white-cool': 'Cool white',
+            daylight: 'Daylight',
+            sodium: 'Sodium',
+            'red-blue': 'Red and blue',
+          }),
+      },
+      {
+        field: 'photometryId',
+        label: 'Its measured light',
+        kind: 'choice',
+        optional: 'optional',
+        choices: (facts) => [{ value: '', word: 'No file: by shape and beam' }, ...named(facts?.photometries ?? [])],
+        help: 'Photometric files (LM-63, EULUMDAT) are read under Place.',
+      },
+      {
+        field: 'beamDeg',
+        label: 'Beam',
+        kind: 'degrees',
+        help: '120 for bare bars and panels; on the label of spots.',
+        when: (values) => !values.photometryId,
+      },
+      { field: 'tiltDeg', label: 'Tilted from straight down by', kind: 'degrees' },
+      {
+        field: 'tiltToward',
+        label: 'Tilted toward wall',
+        kind: 'choice',
+        choices: () => words(SIDE_WORDS),
+        when: (values) => values.tiltDeg !== '0',
+      },
+      { field: 'lengthM', label: 'Lit size along wall A', kind: 'length', when: hasSize },
+      { field: 'breadthM', label: 'Lit size away from wall A', kind: 'length', when: hasSize },
+      { field: 'alongM', label: 'Middle, along the stand', kind: 'length' },
+      { field: 'acrossM', label: 'Middle, across the stand', kind: 'length' },
+      { field: 'aboveM', label: 'Height above the board', kind: 'length' },
+      { field: 'dimming', label: 'Dimmed to', kind: 'percent' },
+      {
+        field: 'lifeHours',
+        label: 'Hours until 70 % of its light is left',
+        kind: 'number',
+        unit: 'h',
+        optional: 'optional',
+        help: 'L70 on its data sheet; 25,000 to 50,000 for most LEDs. Left empty, age is not counted.',
+      },
+      {
+        field: 'burntHours',
+        label: 'Hours it has burnt',
+        kind: 'number',
+        unit: 'h',
+        when: (values) => Boolean(values.lifeHours),
+      },
+      { field: 'circuitId', label: 'On circuit', kind: 'choice', choices: (facts) => named(facts?.circuits ?? []) },
+    ],
+  },
+} satisfies Record<string, FormSpec>;
