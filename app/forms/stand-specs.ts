@@ -142,7 +142,7 @@ export const STAND_SPECS = {
         field: 'tiltToward',
         label: 'Tilted toward wall',
         kind: 'choice',
-        choices: () => words(SIDE_WORDS),
+        choices: () => words({ a: 'A', b: 'B', c: 'C', d: 'D' }),
         when: (values) => values.tiltDeg !== '0',
       },
       { field: 'lengthM', label: 'Lit size along wall A', kind: 'length', when: hasSize },

@@ -22,51 +22,30 @@ export function SettingsScreen() {
   return (
     <Page>
       <Title>Settings</Title>
-      <Labelled label="Temperature">
-        <Choices
-          label="Temperature"
-          value={units.temperature}
-          onValue={(value) => setUnits({ temperature: value as 'C' | 'F' })}
-          choices={[
-            { value: 'C', word: '°C' },
-            { value: 'F', word: '°F' },
-          ]}
-        />
-      </Labelled>
-      <Labelled label="Lengths">
-        <Choices
-          label="Lengths"
-          value={units.length}
-          onValue={(value) => setUnits({ length: value as 'cm' | 'in' })}
-          choices={[
-            { value: 'cm', word: 'Centimetres' },
-            { value: 'in', word: 'Inches' },
-          ]}
-        />
-      </Labelled>
-      <Labelled label="Light at a moment">
-        <Choices
-          label="Light at a moment"
-          value={units.light}
-          onValue={(value) => setUnits({ light: value as 'ppfd' | 'lux' })}
-          choices={[
-            { value: 'ppfd', word: 'PPFD, µmol/m²s' },
-            { value: 'lux', word: 'Lux of daylight' },
-          ]}
-        />
-      </Labelled>
-      <Labelled label="Light or dark">
-        <Choices
-          label="Light or dark"
-          value={appearance}
-          onValue={(value) => setAppearance(value as 'auto' | 'light' | 'dark')}
-          choices={[
-            { value: 'auto', word: 'As the device' },
-            { value: 'light', word: 'Light' },
-            { value: 'dark', word: 'Dark' },
-          ]}
-        />
-      </Labelled>
+      <Setting
+        label="Temperature"
+        value={units.temperature}
+        onValue={(temperature) => setUnits({ temperature })}
+        words={{ C: '°C', F: '°F' }}
+      />
+      <Setting
+        label="Lengths"
+        value={units.length}
+        onValue={(length) => setUnits({ length })}
+        words={{ cm: 'Centimetres', in: 'Inches' }}
+      />
+      <Setting
+        label="Light at a moment"
+        value={units.light}
+        onValue={(light) => setUnits({ light })}
+        words={{ ppfd: 'PPFD, µmol/m²s', lux: 'Lux of daylight' }}
+      />
+      <Setting
+        label="Light or dark"
+        value={appearance}
+        onValue={setAppearance}
+        words={{ auto: 'As the device', light: 'Light', dark: 'Dark' }}
+      />
       <Small>On a keyboard, press ? for the list of keys.</Small>
       <Rule />
       <Homes />
@@ -76,11 +55,19 @@ export function SettingsScreen() {
   );
 }
 
-function Labelled({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+interface SettingGiven<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly onValue: (value: T) => void;
+  readonly words: Readonly<Record<T, string>>;
+}
+
+function Setting<T extends string>({ label, value, onValue, words }: SettingGiven<T>) {
+  const choices = Object.entries<string>(words).map(([each, word]) => ({ value: each, word }));
   return (
     <View style={{ gap: SPACE.xs }}>
       <Strong>{label}</Strong>
-      {children}
+      <Choices label={label} value={value} onValue={(chosen) => onValue(chosen as T)} choices={choices} />
     </View>
   );
 }
