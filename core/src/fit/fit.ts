@@ -56,10 +56,11 @@ export function wholeScore(scores: readonly number[]): number {
 type Found = Omit<FactorFit, 'distance' | 'direction' | 'depends'> & Partial<Pick<FactorFit, 'depends'>>;
 
 /** Completes what is found with what follows from it. */
-function factorFit({ depends = 'no', ...found }: Found): FactorFit {
-  const distance = distanceFromBand(found.gets, found.wantsFrom, found.wantsTo);
+function factorFit({ factor, aspect, score, severity, gets, wantsFrom, wantsTo, depends = 'no' }: Found): FactorFit {
+  const distance = distanceFromBand(gets, wantsFrom, wantsTo);
   const direction = distance < 0 ? 'too-little' : distance > 0 ? 'too-much' : 'right';
-  return { ...found, distance, direction, depends };
+  // Field by field: thousands are made for each answer, and copying an object whole takes several times as long.
+  return { factor, aspect, score, severity, gets, wantsFrom, wantsTo, distance, direction, depends };
 }
 
 function worse(p: FactorFit, q: FactorFit): FactorFit {
@@ -162,12 +163,13 @@ function dayLengthScore(target: Target, c: Condition): number {
 
 function dayLengthFit(target: Target, c: Condition): FactorFit {
   const { minH, maxH } = target.day;
-  const found = { factor: 'day-length', score: dayLengthScore(target, c) } as const;
+  const score = dayLengthScore(target, c);
   if (needsLongNight(target)) {
     const critical = DAY_H - maxH;
     return factorFit({
-      ...found,
+      factor: 'day-length',
       aspect: 'night-length',
+      score,
       severity: c.longestNightH < critical ? 'danger' : 'fine',
       gets: c.longestNightH,
       wantsFrom: critical,
@@ -175,8 +177,9 @@ function dayLengthFit(target: Target, c: Condition): FactorFit {
     });
   }
   return factorFit({
-    ...found,
+    factor: 'day-length',
     aspect: 'day-length',
+    score,
     severity: judge(c.dayH, minH, maxH) === 'right' ? 'fine' : 'short',
     gets: c.dayH,
     wantsFrom: minH,

@@ -58,11 +58,7 @@ export function daylightYear(
   for (const window of windows) {
     daylightFactor += overcastFactor(window);
     const transmittance = transmittances.get(window.windowId) ?? UNCURTAINED_YEAR;
-    for (const month of window.months) {
-      for (let bin = (month - 1) * 24; bin < month * 24; bin++) {
-        if (sky.lit[bin] !== 0) addBin(whole, window, sky, transmittance, bin);
-      }
-    }
+    addWindow(whole, window, sky, transmittance);
   }
   const peak = Float64Array.from({ length: 12 }, (_, month0) =>
     Math.max(...hourPeaks.subarray(month0 * 24, month0 * 24 + 24)),
@@ -70,51 +66,81 @@ export function daylightYear(
   return { ...tally, peak, daylightFactor };
 }
 
-/** What one window gives in one bin: each part of the sky straight through the glass, and spread by a shut curtain. */
-function addBin(tally: Tally, window: WindowYear, sky: SkyYear, transmittance: TransmittanceYear, bin: number): void {
-  const { byHour, byDayType, dayTypes: types } = tally;
-  const { direct, reflected: back, flux, sun: beam, sunFlux, sunReflected } = window;
-  const month0 = Math.floor(bin / 24);
-  const groundShare = window.groundByMonth[month0]!;
-  const straight = transmittance.straight[bin]!;
-  const spread = transmittance.spread[bin]!;
+/** What a window lets pass of each part of the outdoors in one bin, seen and thrown back, straight and spread by a curtain. */
+const through = {
+  spreadDirect: 0,
+  spreadBack: 0,
+  clearHere: 0,
+  clearBack: 0,
+  evenHere: 0,
+  evenBack: 0,
+  groundHere: 0,
+  obstructionHere: 0,
+  outsideBack: 0,
+};
+
+function mixAt(
+  { direct, reflected: back, flux }: WindowYear,
+  straight: number,
+  spread: number,
+  bin: number,
+  ground: number,
+): void {
   const spreadDirect = spread * direct.optics;
   const spreadBack = spread * back.optics;
-  const clearHere = straight * direct.clear[bin]! + spreadDirect * flux.clear[bin]!;
-  const clearBack = straight * back.clear[bin]! + spreadBack * flux.clear[bin]!;
-  const evenHere = straight * direct.overcast + spreadDirect * flux.overcast;
-  const evenBack = straight * back.overcast + spreadBack * flux.overcast;
-  const groundHere = (straight * direct.ground + spreadDirect * flux.ground) * groundShare;
-  const obstructionHere = straight * direct.obstruction + spreadDirect * flux.obstruction;
-  const outsideBack =
-    (straight * back.ground + spreadBack * flux.ground) * groundShare +
+  through.spreadDirect = spreadDirect;
+  through.spreadBack = spreadBack;
+  through.clearHere = straight * direct.clear[bin]! + spreadDirect * flux.clear[bin]!;
+  through.clearBack = straight * back.clear[bin]! + spreadBack * flux.clear[bin]!;
+  through.evenHere = straight * direct.overcast + spreadDirect * flux.overcast;
+  through.evenBack = straight * back.overcast + spreadBack * flux.overcast;
+  through.groundHere = (straight * direct.ground + spreadDirect * flux.ground) * ground;
+  through.obstructionHere = straight * direct.obstruction + spreadDirect * flux.obstruction;
+  through.outsideBack =
+    (straight * back.ground + spreadBack * flux.ground) * ground +
     straight * back.obstruction +
     spreadBack * flux.obstruction;
-  let brightest = 0;
-  for (let type = 0; type < types; type++) {
-    const at = bin * types + type;
-    const clear = sky.clearDiffuse[at]!;
-    const overcast = sky.overcastDiffuse[at]!;
-    const global = sky.global[at]!;
-    const spreadSun = spreadDirect * sunFlux[at]!;
-    const sun = straight * beam.energy[at]! + spreadSun;
-    const skyLight = clear * clearHere + overcast * evenHere;
-    const ground = global * groundHere;
-    const obstruction = global * obstructionHere;
-    const sunBack = straight * sunReflected[at]! + spreadBack * sunFlux[at]!;
-    const reflected = sunBack + clear * clearBack + overcast * evenBack + global * outsideBack;
-    const diffuse = skyLight + ground + obstruction + reflected;
-    byHour.sun[bin]! += sun / types;
-    byHour.sky[bin]! += skyLight / types;
-    byHour.ground[bin]! += ground / types;
-    byHour.obstruction[bin]! += obstruction / types;
-    byHour.reflected[bin]! += reflected / types;
-    byDayType[month0 * types + type]! += sun + diffuse;
-    if (diffuse + spreadSun > brightest) brightest = diffuse + spreadSun;
+}
+
+/** Adds what one window gives under its curtains. */
+function addWindow(tally: Tally, window: WindowYear, sky: SkyYear, transmittance: TransmittanceYear): void {
+  const { byHour, byDayType, dayTypes: types } = tally;
+  const { sun: beam, sunFlux, sunReflected } = window;
+  for (const month of window.months) {
+    const month0 = month - 1;
+    for (let bin = month0 * 24; bin < month * 24; bin++) {
+      if (sky.lit[bin] === 0) continue;
+      const straight = transmittance.straight[bin]!;
+      mixAt(window, straight, transmittance.spread[bin]!, bin, window.groundByMonth[month0]!);
+      const { spreadDirect, spreadBack, clearHere, clearBack, evenHere, evenBack } = through;
+      const { groundHere, obstructionHere, outsideBack } = through;
+      let brightest = 0;
+      for (let type = 0; type < types; type++) {
+        const at = bin * types + type;
+        const clear = sky.clearDiffuse[at]!;
+        const overcast = sky.overcastDiffuse[at]!;
+        const global = sky.global[at]!;
+        const spreadSun = spreadDirect * sunFlux[at]!;
+        const sun = straight * beam.energy[at]! + spreadSun;
+        const skyLight = clear * clearHere + overcast * evenHere;
+        const ground = global * groundHere;
+        const obstruction = global * obstructionHere;
+        const sunBack = straight * sunReflected[at]! + spreadBack * sunFlux[at]!;
+        const reflected = sunBack + clear * clearBack + overcast * evenBack + global * outsideBack;
+        const diffuse = skyLight + ground + obstruction + reflected;
+        byHour.sun[bin]! += sun / types;
+        byHour.sky[bin]! += skyLight / types;
+        byHour.ground[bin]! += ground / types;
+        byHour.obstruction[bin]! += obstruction / types;
+        byHour.reflected[bin]! += reflected / types;
+        byDayType[month0 * types + type]! += sun + diffuse;
+        if (diffuse + spreadSun > brightest) brightest = diffuse + spreadSun;
+      }
+      tally.hourPeaks[bin]! += brightest + beam.strongest[bin]! * transmittance.straightMost[bin]!;
+      tally.sunHoursPossible[month0]! += beam.possible[bin]! * transmittance.sunShare[bin]!;
+      tally.sunHoursLikely[month0]! += beam.likely[bin]! * transmittance.sunShare[bin]!;
+    }
   }
-  tally.hourPeaks[bin]! += brightest + beam.strongest[bin]! * transmittance.straightMost[bin]!;
-  tally.sunHoursPossible[month0]! += beam.possible[bin]! * transmittance.sunShare[bin]!;
-  tally.sunHoursLikely[month0]! += beam.likely[bin]! * transmittance.sunShare[bin]!;
 }
 
 /** A window's part in the year's mean daylight factor. */

@@ -87,38 +87,62 @@ export function rankSpots(question: RankInputs): RankedSpot[] {
   });
 }
 
-const rankings = new WeakMap<ReadonlyMap<string, readonly Condition[]>, WeakMap<readonly Target[], SpotChoice[]>>();
-
-/** All spots by how well they suit targets, best first, whoever stands there; remembered as long as both live. */
-export function rankedFor(
-  targets: readonly Target[],
-  conditions: ReadonlyMap<string, readonly Condition[]>,
-): readonly SpotChoice[] {
-  let ofConditions = rankings.get(conditions);
-  if (!ofConditions) rankings.set(conditions, (ofConditions = new WeakMap()));
-  let ranked = ofConditions.get(targets);
-  if (!ranked) {
-    ranked = [...conditions].map(([spotId, year]): SpotChoice => {
-      return { spotId, whole: wholeAt(targets, year), refusal: null, occupants: [] };
-    });
-    ranked.sort((p, q) => q.whole - p.whole || (p.spotId < q.spotId ? -1 : 1));
-    ofConditions.set(targets, ranked);
-  }
-  return ranked;
+/** Spots as far as they were rated for some targets, best first. */
+interface Rating {
+  readonly rated: Set<string>;
+  ranked: SpotChoice[];
+  /** The free spots that were asked for last: all of them are rated. */
+  free: ReadonlyMap<string, Spot> | null;
 }
 
-/** The first of ranked spots that is free and takes a plant. */
-export function bestOf(
+type Conditions = ReadonlyMap<string, readonly Condition[]>;
+
+const ratings = new WeakMap<Conditions, WeakMap<readonly Target[], Rating>>();
+
+function ratingOf(targets: readonly Target[], conditions: Conditions): Rating {
+  let ofConditions = ratings.get(conditions);
+  if (!ofConditions) ratings.set(conditions, (ofConditions = new WeakMap()));
+  let rating = ofConditions.get(targets);
+  if (!rating) ofConditions.set(targets, (rating = { rated: new Set(), ranked: [], free: null }));
+  return rating;
+}
+
+/**
+ * The best free spot that takes a plant; null when there is none. What was rated for its targets is remembered as long as
+ * they and the conditions live, so that plants that want the same are ranked once.
+ */
+export function bestFreeSpot(
   plant: Plant,
-  ranked: readonly SpotChoice[],
+  targets: readonly Target[],
+  conditions: Conditions,
   free: ReadonlyMap<string, Spot>,
 ): SpotChoice | null {
-  return (
-    ranked.find(({ spotId }) => {
-      const spot = free.get(spotId);
-      return spot !== undefined && refusalOf(plant, spot) === null;
-    }) ?? null
-  );
+  const rating = ratingOf(targets, conditions);
+  if (rating.free !== free) rateMore(rating, targets, conditions, free);
+  const takes = ({ spotId }: SpotChoice) => {
+    const spot = free.get(spotId);
+    return spot !== undefined && refusalOf(plant, spot) === null;
+  };
+  return rating.ranked.find(takes) ?? null;
+}
+
+function rateMore(
+  rating: Rating,
+  targets: readonly Target[],
+  conditions: Conditions,
+  free: ReadonlyMap<string, Spot>,
+): void {
+  const more: SpotChoice[] = [];
+  for (const spotId of free.keys()) {
+    const year = conditions.get(spotId);
+    if (!year || rating.rated.has(spotId)) continue;
+    rating.rated.add(spotId);
+    more.push({ spotId, whole: wholeAt(targets, year), refusal: null, occupants: [] });
+  }
+  rating.free = free;
+  if (more.length === 0) return;
+  rating.ranked = [...rating.ranked, ...more];
+  rating.ranked.sort((p, q) => q.whole - p.whole || (p.spotId < q.spotId ? -1 : 1));
 }
 
 function rankOf({ whole, refusal, occupants }: SpotChoice): number {

@@ -194,14 +194,17 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Way
     school === 'grow-on' && season.depth === 0 && taxon.rest.months.includes(seasonalMonth(month, ways.latitude))
       ? keptGrowing(seasoned)
       : seasoned;
-  const { rules, ...needs } = inducing ? induced(grownOn) : grownOn;
+  const { light, day, warmth, moisture, rules } = inducing ? induced(grownOn) : grownOn;
   const setsBuds = inducing && season.phase !== 'resting';
   const rootless = ROOTLESS.has(plant.stage);
   const feed: Feed = rootless ? 'none' : season.feed;
   const weeks = taxon.day.kind === 'short' ? `long nights, ${taxon.day.criticalNightH} h and more` : 'long days';
   return {
     month,
-    ...needs,
+    light,
+    day,
+    warmth,
+    moisture,
     air: taxon.care.air,
     water: season.water,
     waterAtShare: taxon.care.waterAtShare * WATER_SHARES[season.water],

@@ -2,7 +2,7 @@
 import type { HomeFacts, Plant } from '../facts';
 import type { Condition, YearFit } from '../fit';
 import type { ComparedReading, HomeEngine, SpotAnswer, SpotAnswers, Steps } from '../home';
-import { bestOf, fitOfSpot, rankedFor, type SpotChoice } from '../match';
+import { bestFreeSpot, fitOfSpot, type SpotChoice } from '../match';
 import type { Target } from '../plant';
 
 export interface PlantAnswer {
@@ -71,7 +71,7 @@ function plantAnswer(engine: HomeEngine, facts: HomeFacts, plant: Plant, { condi
     plantId: plant.id,
     targets,
     fit: here ? rememberedFit(targets, here) : null,
-    bestFree: bestOf(plant, rankedFor(targets, conditions), free),
+    bestFree: bestFreeSpot(plant, targets, conditions, free),
   };
 }
 

@@ -5,7 +5,7 @@ import { plantTargets } from '../home/known';
 import { HomeEngine } from '../home';
 import { ask as asking } from './index';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
-import { bestOf, fitOfSpot, mendOf, rankSpots, rankedFor, type MendInputs } from '../match';
+import { bestFreeSpot, fitOfSpot, mendOf, rankSpots, type MendInputs } from '../match';
 
 const answers = asking(new HomeEngine(smallKnowledge), smallHome, 'home', { year: 2026 });
 const conditions = new Map(answers.spots.map((spot) => [spot.spotId, spot.conditions]));
@@ -61,7 +61,7 @@ describe('ranking', () => {
     const best = (plant: Plant, facts: HomeFacts = smallHome) => {
       const taken = new Set(facts.plants.map((other) => other.spotId));
       const free = new Map(facts.spots.filter((spot) => !taken.has(spot.id)).map((spot) => [spot.id, spot]));
-      return bestOf(plant, rankedFor(plantTargets(facts, plant, smallKnowledge), conditions), free);
+      return bestFreeSpot(plant, plantTargets(facts, plant, smallKnowledge), conditions, free);
     };
     expect(best(sunPlant)!.spotId).toBe('bright');
     expect(best({ ...sunPlant, heightCm: 300 })).toBeNull();
@@ -70,6 +70,16 @@ describe('ranking', () => {
       plants: smallHome.spots.map((spot, i) => ({ ...shadePlant, id: `p${i}`, spotId: spot.id })),
     };
     expect(best(sunPlant, full)).toBeNull();
+  });
+
+  it('offers a spot that has become free since the last time', () => {
+    const targets = plantTargets(smallHome, sunPlant, smallKnowledge);
+    const freed = (...ids: string[]) =>
+      new Map(smallHome.spots.filter(({ id }) => ids.includes(id)).map((s) => [s.id, s]));
+    const best = (...ids: string[]) => bestFreeSpot(sunPlant, targets, conditions, freed(...ids))?.spotId;
+    expect(best('dim')).toBe('dim');
+    expect(best('dim', 'bright')).toBe('bright');
+    expect(best('dim')).toBe('dim');
   });
 });
 
