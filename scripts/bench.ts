@@ -1,4 +1,4 @@
-/** npm run bench: how long answers take and how that grows, with ratios; nothing here passes or fails. */
+/** npm run bench, or npm run bench store phone for parts of it: how long answers take and how that grows, with ratios; nothing here passes or fails. */
 import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
 import { HomeEngine, ask, type HomeFacts } from '@dulvan/core';
 import { chromium } from '@playwright/test';
@@ -11,7 +11,9 @@ import { sailLoft } from '../server/src/demo/sail-loft';
 import misspellings from '../catalogue/src/misspellings.fixture.json';
 import type { Figure } from './bench-engine';
 import { benchStore } from './bench-store';
+import { benchFullHome } from './bench-full';
 import { curtained } from './bench-home';
+import { benchPhone } from './bench-phone';
 import { CHROMIUM_LAUNCH } from './chromium';
 import { median, pace, timed } from './timing';
 
@@ -203,14 +205,24 @@ function benchSearch(): void {
   line('one key, median, with 2000 own taxa more', median(typed.map((text) => timed(() => larger.find(text)))), base);
 }
 
+/** Parts of the bench by the name that asks for them alone. */
+const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
+  browser: benchBrowser,
+  node: benchNode,
+  answers: benchAnswers,
+  search: benchSearch,
+  store: () => benchStore(line),
+  full: () => benchFullHome(line),
+  phone: () => benchPhone(line),
+};
+
 async function main(): Promise<void> {
+  const asked = process.argv.slice(2);
+  const unknown = asked.find((name) => !(name in PARTS));
+  if (unknown) throw new Error(`There is no part ${unknown}: ${Object.keys(PARTS).join(', ')}.`);
   console.log(`Node.js ${process.version}`);
   line('pace of the machine: a fixed walk through 32 MB', pace());
-  await benchBrowser();
-  await benchNode();
-  benchAnswers();
-  benchSearch();
-  await benchStore(line);
+  for (const name of asked.length > 0 ? asked : Object.keys(PARTS)) await PARTS[name]!();
   line('\npace of the machine at the end', pace());
 }
 

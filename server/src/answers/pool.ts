@@ -12,7 +12,7 @@ export function answerThreads(): AnswerPool {
   const threads = Math.max(1, Math.min(MOST_THREADS, availableParallelism() - 1));
   const pool = new Piscina({
     filename: path.join(__dirname, 'thread.cjs'),
-    minThreads: 0,
+    minThreads: 1,
     maxThreads: threads,
     idleTimeout: Infinity,
   });
