@@ -15,7 +15,7 @@ const TYPES: Readonly<Record<string, string>> = { '.js': 'text/javascript', '.tt
 export async function serveBareShell(): Promise<{ readonly url: string; stop(): Promise<void> }> {
   const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-bare-'));
   await build({
-    entryPoints: { page: path.join(__dirname, 'bare-shell-page.tsx') },
+    entryPoints: { page: path.join(__dirname, '../app/testing/bare-shell.tsx') },
     outdir: folder,
     bundle: true,
     minify: true,
