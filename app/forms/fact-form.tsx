@@ -1,5 +1,5 @@
 /** The form for any one fact: shows its effect while it is filled in, says beside the field what cannot be, keeps what is typed. */
-import type { Change } from '@dulvan/core';
+import { doubtsOf, type Change } from '@dulvan/core';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { useHome } from '../state/home';
@@ -37,6 +37,7 @@ export function FactForm({ list, initial, isNew = false, onSaved, onPreview }: G
   const save = async () => {
     if (await form.save()) onSaved?.(initial.id);
   };
+  const doubts = facts && parsed.entry && changed ? doubtsOf(facts, list, parsed.entry as never) : [];
   const asked = items.filter((item) => item.when?.(values) ?? true);
   return (
     <View style={{ gap: SPACE.m }}>
@@ -51,6 +52,13 @@ export function FactForm({ list, initial, isNew = false, onSaved, onPreview }: G
             onValue={(value) => form.setValue(item.field, value)}
           />
           <Elsewhere item={item} form={form} facts={facts} initial={initial} />
+          {doubts
+            .filter((doubt) => doubt.field === item.field)
+            .map(({ message }) => (
+              <View key={message} role="status">
+                <Small>{`? ${message} It can be kept as it is.`}</Small>
+              </View>
+            ))}
         </View>
       ))}
       <Refused form={form} />

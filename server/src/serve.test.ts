@@ -8,7 +8,8 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
-import { createServer } from 'node:net';
+import { once } from 'node:events';
+import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { startServer, type Running, type ServeOptions } from './serve';
@@ -104,6 +105,18 @@ describe('one process that serves all', () => {
     const copy = path.join(folder, 'copy.sqlite');
     copyFileSync(file, copy);
     expect(await homes(await restart({ file: copy, seed: 'none' }))).toEqual(['sail-loft', 'back-room']);
+  });
+
+  it('lets go of a request that is never finished', async () => {
+    const { url } = await restart();
+    const { port } = new URL(url);
+    const socket = connect(Number(port), '127.0.0.1');
+    await once(socket, 'connect');
+    socket.write('GET /api/health HTTP/1.1\r\nHost: 127.0.0.1\r\n');
+    const answered: Buffer[] = [];
+    socket.on('data', (bytes: Buffer) => answered.push(bytes));
+    await once(socket, 'close');
+    expect(Buffer.concat(answered).toString()).toContain('408 Request Timeout');
   });
 
   it('opens to the network only when that is asked for', async () => {

@@ -3,7 +3,6 @@ import { knowledge } from '@dulvan/catalogue';
 import { serve, type ServerType } from '@hono/node-server';
 import { existsSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
-import type { Server } from 'node:http';
 import { isIP } from 'node:net';
 import path from 'node:path';
 import { answerThreads } from './answers/pool';
@@ -113,14 +112,18 @@ function portOf(server: ServerType, asked: number): number {
 const HEAD_TIMEOUT_MS = 10_000;
 const REQUEST_TIMEOUT_MS = 300_000;
 const IDLE_TIMEOUT_MS = 15_000;
+/** How often it is looked whether one has run out. */
+const CHECKING_MS = 2_000;
 
 function listen(fetch: Fetch, hostname: string, port: number): Promise<ServerType> {
   return new Promise((resolve, reject) => {
-    const server = serve({ fetch, hostname, port }, () => resolve(server));
-    const http = server as Server;
-    http.headersTimeout = HEAD_TIMEOUT_MS;
-    http.requestTimeout = REQUEST_TIMEOUT_MS;
-    http.keepAliveTimeout = IDLE_TIMEOUT_MS;
+    const serverOptions = {
+      headersTimeout: HEAD_TIMEOUT_MS,
+      requestTimeout: REQUEST_TIMEOUT_MS,
+      keepAliveTimeout: IDLE_TIMEOUT_MS,
+      connectionsCheckingInterval: CHECKING_MS,
+    };
+    const server = serve({ fetch, hostname, port, serverOptions }, () => resolve(server));
     server.once('error', reject);
   });
 }

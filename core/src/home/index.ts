@@ -6,6 +6,7 @@ export * from './known';
 export * from './lit-home';
 export * from './missing';
 export * from './moments';
+export * from './doubts';
 export * from './problems';
 export * from './readings';
 export * from './scene';

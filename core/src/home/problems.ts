@@ -73,7 +73,7 @@ function indexes(facts: HomeFacts) {
 
 function airProblems(statement: AirStatement, { air }: Indexes): Problem[] {
   return air.some(
-    (other) => other.id < statement.id && other.roomId === statement.roomId && other.month === statement.month,
+    (other) => other.id !== statement.id && other.roomId === statement.roomId && other.month === statement.month,
   )
     ? [{ list: 'air', id: statement.id, field: 'month', message: 'This month is already stated for this room.' }]
     : [];

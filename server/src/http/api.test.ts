@@ -138,6 +138,25 @@ describe('the API', () => {
   });
 });
 
+describe('a disk that takes nothing', () => {
+  afterEach(() => jest.restoreAllMocks());
+
+  it.each([
+    ['SQLITE_FULL', 'The disk is full. Nothing was stored: make room, then try again.'],
+    [
+      'SQLITE_READONLY',
+      'Nothing can be written to the folder of the data. Nothing was stored: allow it, then try again.',
+    ],
+  ])('is told as what it is: %s', async (code, message) => {
+    jest.spyOn(kept.store, 'change').mockRejectedValue(Object.assign(new Error('not written'), { code }));
+    const logged = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const reply = await post(CHANGES, renamed('Never kept'));
+    expect(reply.status).toBe(507);
+    expect((await json<Told>(reply)).message).toBe(message);
+    expect(logged).toHaveBeenCalledTimes(1);
+  });
+});
+
 describe('other sites', () => {
   const own = { Origin: AT };
   it.each<[string, Headers, number]>([

@@ -1,4 +1,4 @@
-import { changesBetween, drop, patch, put, type Change, type HomeFacts, type Plant } from '@dulvan/core';
+import { changesBetween, drop, patch, put, type Change, type HomeFacts, type Plant, type Reading } from '@dulvan/core';
 import { sailLoft } from '../demo/sail-loft';
 import { HOME, NOW, keptStore, newKey, refusal, type Kept } from './kept.fixture';
 
@@ -58,6 +58,9 @@ describe('keeping a home', () => {
   it.each<[string, Change, number]>([
     ['a stand taken out from under its tiers', drop('stands', 'rack'), 422],
     ['a species the catalogue does not hold', patch('plants', 'p-moth', { taxonId: 'no-such-thing' }), 422],
+    ['a pane nobody knows', patch('windows', sailLoft.windows[0]!.id, { glazingId: 'no-such-pane' }), 422],
+    ['a climate nobody knows', patch('home', HOME, { climateId: 'no-such-climate' }), 422],
+    ['a reading at a spot that never was', put('readings', readingAt('no-such-spot')), 422],
     ['a plant that arrives next year', patch('plants', 'p-moth', { arrivedOn: '2029-01-01' }), 422],
     ['a file that was never sent', put('weathers', weatherOf('f'.repeat(64))), 422],
     ['an entry of another home', put('plants', { ...sailLoft.plants[0]!, id: 'new', homeId: 'back-room' }), 422],
@@ -65,6 +68,36 @@ describe('keeping a home', () => {
   ])('refuses %s', async (_what, change, status) => {
     expect((await refusal(() => kept.save([change]))).status).toBe(status);
     expect(kept.store.home(HOME)).toEqual({ revision: 1, facts: sailLoft });
+  });
+
+  it.each<[string, Change[]]>([
+    [
+      'put in without sense, then taken out',
+      [put('plants', { ...sailLoft.plants[0]!, id: 'x', potCm: -5e9 }), drop('plants', 'x')],
+    ],
+    ['put in to be taken out', [put('plants', { ...sailLoft.plants[0]!, id: 'x' }), drop('plants', 'x')]],
+    ['changed and taken out', [patch('plants', 'p-moth', { name: 'A' }), drop('plants', 'p-moth')]],
+  ])('stores nothing of an entry %s in one set that would leave the home in contradiction', async (_what, changes) => {
+    const outcome = await kept.save(changes).catch((error: unknown) => error);
+    const { facts: now } = kept.store.home(HOME);
+    expect(now.plants.some(({ id }) => id === 'x')).toBe(false);
+    // Whatever was said to it, the home stays one that takes the next change.
+    await kept.save([patch('plants', 'p-snake', { note: 'Still here' })]);
+    expect(kept.store.home(HOME).facts.plants.find(({ id }) => id === 'p-snake')!.note).toBe('Still here');
+    expect(outcome).toBeDefined();
+  });
+
+  it('swaps two months of air in one set', async () => {
+    const [one, other] = facts().air.filter(({ roomId }) => roomId === facts().air[0]!.roomId);
+    await kept.save([patch('air', one!.id, { month: other!.month }), patch('air', other!.id, { month: one!.month })]);
+    const month = (id: string) => facts().air.find((air) => air.id === id)!.month;
+    expect([month(one!.id), month(other!.id)]).toEqual([other!.month, one!.month]);
+  });
+
+  it('refuses two statements of the air for one month', async () => {
+    const [one, other] = facts().air.filter(({ roomId }) => roomId === facts().air[0]!.roomId);
+    const { status } = await refusal(() => kept.save([patch('air', one!.id, { month: other!.month })]));
+    expect(status).toBe(422);
   });
 
   it('keeps writes that come at once in line', async () => {
@@ -83,6 +116,11 @@ describe('keeping a home', () => {
     expect(kept.store.home(HOME).revision).toBe(plants.length + 1);
   });
 });
+
+function readingAt(spotId: string): Reading {
+  const sky = { sky: 'overcast', outdoorValue: null, curtains: 'open', lamps: 'off' } as const;
+  return { id: 'r-1', homeId: HOME, spotId, atMs: NOW, value: 900, unit: 'lux', ...sky, note: '', withdrawnOn: null };
+}
 
 function weatherOf(fileKey: string) {
   const place = { latitude: 56, longitude: -3, elevationM: 4, utcOffsetH: 0 };

@@ -1,5 +1,5 @@
 /** Everything out and in again, while others write. */
-import { BundleRefused, readBundle, writeBundle, type BundlePart } from '@dulvan/formats/bundle';
+import { BundleRefused, readBundle, writeBundle, type BundlePart, type BundledEntry } from '@dulvan/formats/bundle';
 import { buffer } from 'node:stream/consumers';
 import { patch, put } from '@dulvan/core';
 import { demoParts } from '../demo/bundle';
@@ -82,6 +82,28 @@ it('a file whose content is not what its name says is refused, and nothing of th
   );
   expect((await refusal(() => imported(kept.store, bytes))).refusal.message).toMatch(/not what its name says/);
   expect(kept.store.home(HOME)).toEqual({ revision: 1, facts: sailLoft });
+});
+
+it('a forged entry of an imported journal cannot be taken back into what was never allowed', async () => {
+  const [plant] = sailLoft.plants;
+  const forged: BundledEntry = {
+    id: 'forged',
+    homeId: HOME,
+    revision: 1,
+    at: NOW,
+    kind: 'change',
+    summary: 'Forged',
+    undoes: null,
+    touched: 1,
+    changes: [{ list: 'plants', id: plant!.id, before: { potCm: -5e9 }, after: { potCm: plant!.potCm } }],
+  };
+  const home = { facts: sailLoft, journal: [[forged]], records: [], series: [], files: [] };
+  const other = await keptStore([]);
+  await imported(other.store, await buffer(writeBundle(new Date(NOW).toISOString(), [home])));
+  const { status } = await refusal(() => other.store.undo(HOME, ['forged'], newKey()));
+  expect(status).toBe(422);
+  expect(other.store.home(HOME).facts).toEqual(sailLoft);
+  other.remove();
 });
 
 it('an import that breaks off in the middle leaves nothing of itself', async () => {
