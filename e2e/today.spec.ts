@@ -11,7 +11,7 @@ test('sees what is wrong, and mends it by moving the plant', async ({ page }) =>
     .getByRole('group')
     .filter({ has: page.getByRole('button', { name: /^Move / }) })
     .first();
-  await expect(worst).toContainText(/gets .* wants|gets .* bears/);
+  await expect(worst).toContainText(/gets .* wants|gets .* tolerates/);
   const name = (await worst.getByRole('link').first().textContent())!;
   const move = worst.getByRole('button', { name: /^Move / });
   const place = (await move.textContent())!.replace('Move to ', '');

@@ -123,7 +123,7 @@ export function useFactForm(given: FactFormGiven): FactFormState {
       const refused = await attempt(summary, [change], options);
       setSaving(false);
       if (refused) {
-        const again = ' See the fields marked below; save again to put yours in their place.';
+        const again = ' See the fields marked above; save again to put yours in their place.';
         setRefusal(`${refused.message}${refused.conflicts ? again : ''}`);
         if (refused.conflicts) seeTheirs();
         return false;

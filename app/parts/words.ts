@@ -165,7 +165,7 @@ export function troubleSentence(trouble: Trouble, units: Units): string {
   const gets = valueOf(worst.aspect, worst.gets, units);
   const band = bandOf(worst, units);
   const perDay = worst.aspect === 'dli' || worst.aspect === 'direct-sun' ? ' a day' : '';
-  const wants = worst.aspect === 'peak' || worst.aspect === 'direct-sun' ? `bears ${band}` : `wants ${band}`;
+  const wants = worst.aspect === 'peak' || worst.aspect === 'direct-sun' ? `tolerates ${band}` : `wants ${band}`;
   const depends = worst.depends === 'on-the-year' ? ' (depends on the year’s cloud)' : '';
   const at = trouble.months.length > 1 ? ` in ${monthName(trouble.worstMonth)}` : '';
   return `${troubleName(worst)} ${monthsInWords(trouble.months)}: gets ${gets}${at}, ${wants}${perDay}${depends}`;

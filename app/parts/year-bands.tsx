@@ -14,7 +14,7 @@ import { degrees, mol } from './words';
 import { monthName } from '../ui/months';
 
 interface Band {
-  /** Bears from, thrives from, thrives to, bears to. */
+  /** Tolerates from, thrives from, thrives to, tolerates to. */
   readonly edges: readonly [number, number, number, number];
 }
 
@@ -41,7 +41,7 @@ function rowsOf(targets: readonly Target[]): readonly Row[] {
       scale: rooted(Math.max(20, brightest)),
       bandOf: ({ light }) => ({ edges: [light.survives, light.thrivesFrom, light.thrivesTo, light.scorches] }),
       words: ({ light }) =>
-        `${mol(light.thrivesFrom)} to ${mol(light.thrivesTo)} mol a day; bears ${mol(light.survives)} to ${mol(light.scorches)}`,
+        `${mol(light.thrivesFrom)} to ${mol(light.thrivesTo)} mol a day; tolerates ${mol(light.survives)} to ${mol(light.scorches)}`,
     },
     {
       factor: 'day-length',
@@ -74,7 +74,7 @@ function rowsOf(targets: readonly Target[]): readonly Row[] {
         edges: [moisture.survives, moisture.thrivesFrom, moisture.thrivesTo, moisture.tooMoistStill],
       }),
       words: ({ moisture }) =>
-        `${Math.round(moisture.thrivesFrom)} to ${Math.round(moisture.thrivesTo)} %; bears ${Math.round(moisture.survives)} %`,
+        `${Math.round(moisture.thrivesFrom)} to ${Math.round(moisture.thrivesTo)} %; tolerates ${Math.round(moisture.survives)} %`,
     },
   ];
 }
@@ -110,7 +110,7 @@ export function YearBands({ targets, month, onMonth }: Given) {
           </View>
         ))}
       </View>
-      <Small>Filled: where it thrives. The thin line: what it bears.</Small>
+      <Small>Filled: where it thrives. The thin line: what it tolerates.</Small>
       <View role="list" aria-label="Its year, stretch by stretch" style={{ gap: 2, paddingTop: SPACE.xs }}>
         {stretchesOf(targets).map(({ months, phase, rule }) => (
           <View key={months[0]} role="listitem">

@@ -34,7 +34,7 @@ function needRows({ care }: Taxon, target: Target, units: Units): NeedRow[] {
     {
       name: 'Light',
       value: `thrives at ${mol(light.thrivesFrom)} to ${mol(light.thrivesTo)} mol a day`,
-      note: `survives from ${mol(light.survives)}, scorches above ${mol(light.scorches)}; bears ${brightness(light.peakPpfd, units)} (${SURE_WORD[light.sure]})`,
+      note: `survives from ${mol(light.survives)}, scorches above ${mol(light.scorches)}; tolerates ${brightness(light.peakPpfd, units)} (${SURE_WORD[light.sure]})`,
     },
     {
       name: 'Day length',

@@ -13,7 +13,7 @@ export type Direction = 'too-little' | 'right' | 'too-much';
 export type Aspect =
   'dli' | 'peak' | 'direct-sun' | 'day-length' | 'night-length' | 'day' | 'night' | 'humidity' | 'movement';
 
-/** `short`: it lives but does not thrive; `danger`: below what it survives or above what it bears. */
+/** `short`: it lives but does not thrive; `danger`: below what it survives or above what it tolerates. */
 export type Severity = 'fine' | 'short' | 'danger';
 
 export interface FactorFit {
@@ -81,7 +81,7 @@ function severityAbove(value: number, limit: number, danger: number): Severity {
 /** Below half of what it survives on, light is worth nothing; past what scorches it, a quarter more ends all. */
 const DARK_SHARE = 0.5;
 const SCORCHED_SHARE = 1.25;
-/** A peak is borne for a while: thrice the wanted one is worth nothing, and twice is dangerous. */
+/** A peak is tolerated for a while: thrice the wanted one is worth nothing, and twice is dangerous. */
 const PEAK_WORTHLESS = 3;
 const PEAK_DANGER = 2;
 /** Hours of direct sun beyond those it uses: at so many nothing is left, and danger begins at half of them. */
@@ -149,7 +149,7 @@ const needsLongNight = ({ day, phase }: Target) => phase === 'inducing' && day.k
 
 /** A night this much shorter than the critical one sets no buds at all. */
 const NIGHT_MARGIN_H = 3;
-/** A day this much shorter or longer than the wanted one is worth nothing; growth bears a long day better than a short one. */
+/** A day this much shorter or longer than the wanted one is worth nothing; growth tolerates a long day better than a short one. */
 const SHORT_DAY_MARGIN_H = 6;
 const LONG_DAY_MARGIN_H = 8;
 const DAY_H = 24;
@@ -221,12 +221,12 @@ function warmthFit(target: Target, { air }: Condition): FactorFit {
 
 /** Moving air may be all but saturated before it harms. */
 const MOIST_MOVING_PERCENT = 97;
-/** Drier than it survives by this much, or moister than it bears by that much, nothing is left; harm begins a little past it. */
+/** Drier than it survives by this much, or moister than it tolerates by that much, nothing is left; harm begins a little past it. */
 const DRY_MARGIN_PERCENT = 15;
 const MOIST_MARGIN_PERCENT = 20;
 const MOIST_HARM_PERCENT = 5;
 
-/** Moist air harms when it stands: moving air raises what is borne. */
+/** Moist air harms when it stands: moving air raises what is tolerated. */
 function moistureTop({ moisture }: Target, { airMovement }: Condition): number {
   const standing = airMovement === 'still';
   const ceiling = standing ? moisture.tooMoistStill : Math.max(MOIST_MOVING_PERCENT, moisture.tooMoistStill);

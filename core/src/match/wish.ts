@@ -4,7 +4,7 @@ import type { Target } from '../plant';
 export interface SharedWish {
   /** mol m-2 d-1: the middle of the band that suits all, or of what is nearest to it. */
   readonly dli: number;
-  /** No brighter than the tenderest bears, umol m-2 s-1. */
+  /** No brighter than the tenderest tolerates, umol m-2 s-1. */
   readonly peakPpfd: number;
 }
 

@@ -24,7 +24,7 @@ export const SCHOOL_WORDS: Readonly<
 > = {
   hard: {
     word: 'A hard rest',
-    does: 'Full rest in all its months: water and feed as low as it bears, cool where it can be.',
+    does: 'Full rest in all its months: water and feed as low as it tolerates, cool where it can be.',
     reason: 'It copies the dry or cold season at home, ripens growth and sets the most flowers.',
   },
   taper: {

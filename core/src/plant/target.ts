@@ -132,7 +132,7 @@ function moister(moisture: MoistureNeed, points: number): MoistureNeed {
 /** Depth of rest from which warmth is that of full rest. */
 const FULL_REST_DEPTH = 0.7;
 
-/** Toward rest everything a plant bears while growing is still borne; only what it wants moves. */
+/** Toward rest everything a plant tolerates while growing is still tolerated; only what it wants moves. */
 function restingWarmth(warmth: WarmthNeed, { dayC, nightC }: Taxon['rest'], depth: number): WarmthNeed {
   const share = Math.min(1, depth / FULL_REST_DEPTH);
   const toward = (usual: number, resting: number | null) =>

@@ -38,7 +38,7 @@ export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
   },
   silvered: {
     word: 'Silvery or powdered leaves',
-    rule: 'Silvery leaves: the coat throws light back, so it bears a sixth more at noon and half an hour more sun',
+    rule: 'Silvery leaves: the coat throws light back, so it tolerates a sixth more at noon and half an hour more sun',
     times: { 'light.peakPpfd': 1.15, 'light.scorches': 1.1 },
     plus: { 'light.sunHoursUsed': 0.5 },
     not: [],

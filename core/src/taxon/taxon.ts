@@ -3,15 +3,15 @@
 /** How sure a figure is: measured in published trials, common practice of growers, or inferred from habitat and relatives. */
 export type Certainty = 'trial' | 'practice' | 'inferred';
 
-/** Daily light integral, mol m-2 d-1, in rising order, and what the leaf bears at once. */
+/** Daily light integral, mol m-2 d-1, in rising order, and what the leaf tolerates at once. */
 export interface LightNeed {
   readonly survives: number;
   readonly thrivesFrom: number;
   readonly thrivesTo: number;
   readonly scorches: number;
-  /** Highest PPFD borne, umol m-2 s-1. */
+  /** Highest PPFD tolerated, umol m-2 s-1. */
   readonly peakPpfd: number;
-  /** Hours a day of direct sun borne by a plant fresh from shade, and by one used to it. */
+  /** Hours a day of direct sun tolerated by a plant fresh from shade, and by one used to it. */
   readonly sunHoursFresh: number;
   readonly sunHoursUsed: number;
   readonly sure: Certainty;
