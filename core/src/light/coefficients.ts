@@ -73,7 +73,7 @@ export function addDirectLight(
   // A curtain hangs on the room's side of the reveal and fills the whole opening.
   if (hasReveal) result.optics += share * veilOf(opening, receiver, between, near, fineness);
   if (clear.u1 <= clear.u0 || clear.v1 <= clear.v0) return;
-  const cellsU = cellCount(clear.u1 - clear.u0, near, fineness);
+  const cellsU = cellCount(clear.u1 - clear.u0, near, fine);
   const rows = rowsOf(pane, point, away, near, clear, fine);
   const width = (clear.u1 - clear.u0) / cellsU;
   for (let i = 0; i < cellsU; i++) {

@@ -14,6 +14,8 @@ export interface Enclosure {
   patchAt(face: number, point: Vec): number;
   importance(receiver: Receiver, occluders: readonly Occluder[]): Importance;
   readonly faces: readonly Rectangle[];
+  /** The openings of windows, each once. */
+  readonly openings: readonly Rectangle[];
   /** For each piece its patch in the exchange, and its share of that patch's area. */
   readonly patchOf: Uint16Array;
   readonly shareOfPatch: Float64Array;
@@ -53,6 +55,8 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[], patches
   const lattices = fineLines.map((faceLines, index) => latticeOf(faces[index]!, faceLines));
   return {
     faces,
+    // Trees in leaf and bare trees make two panes of one opening.
+    openings: [...new Set(openings)],
     patchOf,
     shareOfPatch,
     coarseCount: coarse.length,

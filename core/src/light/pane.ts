@@ -42,6 +42,7 @@ interface Sector {
 
 /** A slab that juts out level over the window, taken as long as the house. */
 interface Overhang {
+  /** How far it reaches from the opening in the wall's inner face: over the reveal, and on from the glass. */
   readonly depthM: number;
   readonly aboveM: number;
 }
@@ -100,7 +101,10 @@ export function panesOf(
       snowMonths.includes(i + 1) ? Math.max(SNOW_REFLECTANCE, window.groundReflectance) : window.groundReflectance,
     ),
     revealM: window.revealM,
-    overhang: { depthM: window.overhangM, aboveM: window.overhangAboveM },
+    overhang: {
+      depthM: window.overhangM > 0 ? window.revealM + window.overhangM : 0,
+      aboveM: window.overhangAboveM,
+    },
   };
   return leafSeasons(obstructions).map((months) => ({
     ...pane,

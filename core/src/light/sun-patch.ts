@@ -5,6 +5,7 @@ import { clipToPlane, configurationFactor, type Rectangle } from '../room/rectan
 import { dot, minus, plus, times, vec, type Vec } from '../room/vector';
 import type { Enclosure } from './enclosure';
 import { litPart, type LitPart, type Pane, type Receiver } from './pane';
+import { liesOn } from './surfaces';
 
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 
@@ -37,7 +38,7 @@ function carried(corners: readonly Vec[], origin: Vec, normal: Vec, toSun: Vec):
 /** The surfaces that a patch of sun may fall on. */
 interface LitSurfaces {
   readonly room: Pick<Room, 'floorReflectance' | 'ceilingReflectance' | 'wallReflectance'>;
-  readonly enclosure: Pick<Enclosure, 'faces'>;
+  readonly enclosure: Pick<Enclosure, 'faces' | 'openings'>;
 }
 
 /** Looks along each edge of a patch of sun when something may hide a part of it. */
@@ -64,12 +65,20 @@ export function sunPolygons(
     if (reflectance === 0 || dot(face.normal, pane.opening.normal) < -0.999) return [];
     const polygon = cutToRectangle(carried(corners, face.corner, face.normal, toSun), face);
     if (polygon.length < 3 || dot(minus(receiver.point, face.corner), face.normal) <= 1e-9) return [];
-    const whole = configurationFactor(polygon, receiver.point, receiver.normal);
-    if (whole === 0) return [];
-    return [
-      { share: reflectance * dot(toSun, face.normal), view: whole * shareInView(polygon, receiver.point, occluders) },
-    ];
+    // What of it falls on another window leaves the room.
+    const lost = lit.enclosure.openings
+      .filter((opening) => liesOn(opening, face))
+      .reduce((sum, opening) => sum + viewOfPatch(cutToRectangle(polygon, opening), receiver, occluders), 0);
+    const view = viewOfPatch(polygon, receiver, occluders) - lost;
+    return view > 0 ? [{ share: reflectance * dot(toSun, face.normal), view }] : [];
   });
+}
+
+/** Configuration factor of a patch at a receiver, less what occluders hide. */
+function viewOfPatch(polygon: readonly Vec[], { point, normal }: Receiver, occluders: readonly Occluder[]): number {
+  if (polygon.length < 3) return 0;
+  const whole = configurationFactor(polygon, point, normal);
+  return whole === 0 ? 0 : whole * shareInView(polygon, point, occluders);
 }
 
 /** The share of a convex polygon that solids leave in view, from looks spread over it. */
