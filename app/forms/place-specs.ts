@@ -223,7 +223,13 @@ export const PLACE_SPECS = {
         when: (values) => values.curtainId !== 'none',
       },
       { field: 'curtainFromMinute', label: 'Shut from', kind: 'time', when: (values) => values.curtainId !== 'none' },
-      { field: 'curtainToMinute', label: 'Open again at', kind: 'time', when: (values) => values.curtainId !== 'none' },
+      {
+        field: 'curtainToMinute',
+        label: 'Open again at',
+        kind: 'time',
+        help: 'Earlier than it is shut: over midnight. All day: from 0:00 to 24:00.',
+        when: (values) => values.curtainId !== 'none',
+      },
       { field: 'secondCurtainId', label: 'A second one behind it', kind: 'choice', choices: () => named(curtains) },
       {
         field: 'secondCurtainMonths',

@@ -8,13 +8,23 @@ export type OutsideKind = 'open' | 'ring' | 'row';
 export interface HungCurtain {
   /** Key of a curtain in the catalogue. */
   readonly curtainId: string;
-  /** Months (1..12) in which it is used, and the hours of the day it is shut, in minutes after midnight. */
+  /**
+   * Months (1..12) in which it is used, and the hours of the day it is shut, in minutes after midnight: over midnight where
+   * it opens at an earlier minute than it is shut.
+   */
   readonly months: readonly number[];
   readonly fromMinute: number;
   readonly toMinute: number;
 }
 
 export const MOST_CURTAINS = 2;
+
+/** Whether what is shut between two minutes of the day is shut at a minute, over midnight as well. */
+export const isShutAt = (
+  { fromMinute, toMinute }: Pick<HungCurtain, 'fromMinute' | 'toMinute'>,
+  minute: number,
+): boolean =>
+  fromMinute <= toMinute ? minute >= fromMinute && minute < toMinute : minute >= fromMinute || minute < toMinute;
 
 export interface Window {
   readonly id: string;

@@ -2,7 +2,14 @@
 import { vapourPressureDeficit } from '../air/moist';
 import type { Condition } from '../fit';
 import { circuitHours } from '../lamp';
-import { DAY_THRESHOLD_PPFD, daybreakElevation, photoperiodOf, type DaylightYear, type Stretch } from '../light';
+import {
+  DAY_THRESHOLD_PPFD,
+  daybreakElevation,
+  photoperiodOf,
+  type DaylightYear,
+  type FactorFrom,
+  type Stretch,
+} from '../light';
 import { monthPercentiles, seededYears, type SeededYears } from '../sky';
 import { halfDayMinutes, sunEquatorial } from '../sun';
 import { HOUR_MS, LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
@@ -42,6 +49,9 @@ export function dimmed(daylight: DaylightYear, share: number): DaylightYear {
     },
     byDayType: scaled(daylight.byDayType),
     peak: scaled(daylight.peak),
+    factors: daylight.factors.map((month) =>
+      month.map(({ fromMinute, factor }) => ({ fromMinute, factor: factor * share })),
+    ),
     daylightFactor: daylight.daylightFactor * share,
   };
 }
@@ -168,7 +178,7 @@ interface DayInputs {
 
 /**
  * When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the
- * threshold, lamps of its own and of other tiers, and the room's light after dark.
+ * threshold through the curtains as they are drawn, lamps of its own and of other tiers, and the room's light after dark.
  */
 function stretchesOf({ facts, room, daylight, lit, month, year }: DayInputs): Stretch[] {
   const stretches: Stretch[] = lit
@@ -177,10 +187,21 @@ function stretchesOf({ facts, room, daylight, lit, month, year }: DayInputs): St
   if (roomLightPpfd(room) >= DAY_THRESHOLD_PPFD) {
     stretches.push({ fromMinute: room.eveningFromMinute, toMinute: room.eveningToMinute });
   }
-  if (daylight.daylightFactor <= 0) return stretches;
+  return [...stretches, ...daylightStretches(facts, daylight.factors[month - 1]!, month, year)];
+}
+
+/** Daylight from curtain to curtain: each stretch of the day has its own height of the sun that is enough. */
+function daylightStretches(facts: HomeFacts, factors: readonly FactorFrom[], month: number, year: number): Stretch[] {
   const { noonMinute, declinationDeg } = noonOf(facts, month, year);
-  const half = halfDayMinutes(facts.home.latitude, declinationDeg, daybreakElevation(daylight.daylightFactor));
-  return [...stretches, ...wrapped(noonMinute - half, noonMinute + half)];
+  return factors.flatMap(({ fromMinute, factor }, i) => {
+    if (factor <= 0) return [];
+    const toMinute = factors[i + 1]?.fromMinute ?? 1440;
+    const half = halfDayMinutes(facts.home.latitude, declinationDeg, daybreakElevation(factor));
+    return wrapped(noonMinute - half, noonMinute + half).map((lit) => ({
+      fromMinute: Math.max(fromMinute, lit.fromMinute),
+      toMinute: Math.min(toMinute, lit.toMinute),
+    }));
+  });
 }
 
 /** The sun's noon on the fifteenth of a month: local minute and declination. */

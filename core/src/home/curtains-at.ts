@@ -1,5 +1,5 @@
 /** Whether a curtain that dims a spot is meant to be shut at an instant. */
-import { roomIdOfSpot, type HomeFacts } from '../facts';
+import { isShutAt, roomIdOfSpot, type HomeFacts } from '../facts';
 import { civilDateOf, minuteOfCivilDay } from '../units';
 
 /** Whether any curtain of the room that lights a spot is scheduled to be shut at an instant. @param atMs UTC epoch ms */
@@ -11,6 +11,6 @@ export function curtainsAt(facts: HomeFacts, spotId: string, atMs: number): 'ope
   const isShut = facts.windows
     .filter((window) => window.roomId === (own?.insideRoomId ?? own?.id))
     .flatMap((window) => window.curtains)
-    .some(({ months, fromMinute, toMinute }) => months.includes(month) && minute >= fromMinute && minute < toMinute);
+    .some((curtain) => curtain.months.includes(month) && isShutAt(curtain, minute));
   return isShut ? 'shut' : 'open';
 }

@@ -145,9 +145,9 @@ function windowProblems(window: Window, { rooms }: Indexes): Problem[] {
     problems.push(at('insetM', `It would reach beyond the room: at most ${metres(Math.max(0, depth - run))}.`));
   }
   for (const [i, { fromMinute, toMinute }] of window.curtains.entries()) {
-    if (toMinute > fromMinute) continue;
+    if (toMinute !== fromMinute) continue;
     const which = i === 0 ? 'The curtain' : 'The second curtain';
-    problems.push(at('curtains', `${which} must open again after it is shut, the same day (24:00 at the latest).`));
+    problems.push(at('curtains', `${which} would open the minute it is shut. All day is from 0:00 to 24:00.`));
   }
   return problems;
 }

@@ -1,4 +1,5 @@
 /** What a window's curtains, blinds and films let through, hour by hour. */
+import { isShutAt } from '../facts';
 import { HOUR_BINS } from '../sky/year';
 
 /** What a curtain that fills the window does: it lets a share through and spreads it evenly. */
@@ -27,7 +28,7 @@ export function transmittanceOf(optics: readonly CurtainOptics[]): Transmittance
   return { straight, spread: whole - straight };
 }
 
-/** A curtain and when it is shut, in local minutes. */
+/** A curtain and when it is shut, in local minutes; over midnight where it opens at an earlier one. */
 export interface CurtainSchedule {
   readonly optics: CurtainOptics;
   readonly months: readonly number[];
@@ -44,6 +45,8 @@ export interface TransmittanceYear {
   readonly straightMost: Float64Array;
   /** Share of the hour in which a leaf still has the sun's disc: half of the beam or more goes straight on. */
   readonly sunShare: Float64Array;
+  /** What it follows from, to the minute. */
+  readonly schedules: readonly CurtainSchedule[];
 }
 
 /** Less of the beam than this counts as shade. */
@@ -51,11 +54,7 @@ const DISC_SEEN = 0.5;
 
 /** The optics that are shut in a month (1..12) at a minute of the day, and what they do together. */
 export function transmittanceAt(schedules: readonly CurtainSchedule[], month: number, minute: number): Transmittance {
-  return transmittanceOf(
-    schedules
-      .filter((p) => p.months.includes(month) && minute >= p.fromMinute && minute < p.toMinute)
-      .map((p) => p.optics),
-  );
+  return transmittanceOf(schedules.filter((p) => p.months.includes(month) && isShutAt(p, minute)).map((p) => p.optics));
 }
 
 /** Works out a window's transmittance for every hour of every month, to the minute. */
@@ -80,7 +79,7 @@ export function transmittanceYear(schedules: readonly CurtainSchedule[]): Transm
       }
     }
   }
-  return { straight, spread, straightMost, sunShare };
+  return { straight, spread, straightMost, sunShare, schedules };
 }
 
 /** A window without curtains. */

@@ -1,6 +1,6 @@
 /** The daylight of a spot through the year: its windows added up under their curtains. */
 import { HOUR_BINS, type SkyYear } from '../sky/year';
-import { UNCURTAINED_YEAR, type TransmittanceYear } from './curtains';
+import { UNCURTAINED_YEAR, transmittanceAt, type TransmittanceYear } from './curtains';
 import type { WindowYear } from './window-year';
 
 export const DAYLIGHT_SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected'] as const;
@@ -18,12 +18,20 @@ export interface DaylightYear {
   /** Hours a day of direct sun by month: possible under an open sky, and likely. A shut curtain that scatters takes them. */
   readonly sunHoursPossible: Float64Array;
   readonly sunHoursLikely: Float64Array;
+  /** By month: the daylight factor as curtains are drawn, from midnight to midnight, each stretch until the next begins. */
+  readonly factors: readonly (readonly FactorFrom[])[];
   /** Daylight factor: share of the light of open ground under an overcast sky, with curtains open; mean of the year. */
   readonly daylightFactor: number;
 }
 
+/** A daylight factor from a minute of the day on. */
+export interface FactorFrom {
+  readonly fromMinute: number;
+  readonly factor: number;
+}
+
 /** A spot's year as its windows are added to it. */
-type Tally = Omit<DaylightYear, 'peak' | 'daylightFactor'> & {
+type Tally = Omit<DaylightYear, 'peak' | 'factors' | 'daylightFactor'> & {
   /** Brightest hour by bin, W m-2. */
   readonly hourPeaks: Float64Array;
 };
@@ -56,14 +64,15 @@ export function daylightYear(
   const whole = { ...tally, hourPeaks };
   let daylightFactor = 0;
   for (const window of windows) {
-    daylightFactor += overcastFactor(window);
+    daylightFactor += meanFactor(window);
     const transmittance = transmittances.get(window.windowId) ?? UNCURTAINED_YEAR;
     addWindow(whole, window, sky, transmittance);
   }
   const peak = Float64Array.from({ length: 12 }, (_, month0) =>
     Math.max(...hourPeaks.subarray(month0 * 24, month0 * 24 + 24)),
   );
-  return { ...tally, peak, daylightFactor };
+  const factors = Array.from({ length: 12 }, (_, month0) => factorsOf(windows, transmittances, month0));
+  return { ...tally, peak, factors, daylightFactor };
 }
 
 /** What a window lets pass of each part of the outdoors in one bin, seen and thrown back, straight and spread by a curtain. */
@@ -143,12 +152,40 @@ function addWindow(tally: Tally, window: WindowYear, sky: SkyYear, transmittance
   }
 }
 
-/** A window's part in the year's mean daylight factor. */
-function overcastFactor({ months, groundByMonth, direct, reflected }: WindowYear): number {
-  const ground = months.reduce((sum, month) => sum + groundByMonth[month - 1]!, 0) / 12;
-  const share = months.length / 12;
-  return (
-    share * (direct.overcast + reflected.overcast + direct.obstruction + reflected.obstruction) +
-    ground * (direct.ground + reflected.ground)
+/** A month's daylight factors through the day: one where no curtain is drawn or none parts the day. */
+function factorsOf(
+  windows: readonly WindowYear[],
+  transmittances: ReadonlyMap<string, TransmittanceYear>,
+  month0: number,
+): FactorFrom[] {
+  const hung = windows
+    .filter(({ months }) => months.includes(month0 + 1))
+    .map((window) => ({ window, schedules: transmittances.get(window.windowId)?.schedules ?? [] }));
+  const edges = hung.flatMap(({ schedules }) =>
+    schedules
+      .filter(({ months }) => months.includes(month0 + 1))
+      .flatMap(({ fromMinute, toMinute }) => [fromMinute, toMinute]),
   );
+  const cuts = [...new Set([0, ...edges])].filter((minute) => minute < 1440).sort((p, q) => p - q);
+  return cuts.map((fromMinute) => ({
+    fromMinute,
+    factor: hung.reduce((sum, { window, schedules }) => {
+      const { straight, spread } = transmittanceAt(schedules, month0 + 1, fromMinute);
+      return sum + overcastFactor(window, month0, straight, spread);
+    }, 0),
+  }));
+}
+
+/** A window's part in the daylight factor of a month, under its curtains. */
+function overcastFactor(window: WindowYear, month0: number, straight: number, spread: number): number {
+  const { groundByMonth, direct, reflected, flux } = window;
+  const ground = groundByMonth[month0]!;
+  const open = (light: typeof direct) => light.overcast + light.obstruction + light.ground * ground;
+  const onCurtain = flux.overcast + flux.obstruction + flux.ground * ground;
+  return straight * (open(direct) + open(reflected)) + spread * (direct.optics + reflected.optics) * onCurtain;
+}
+
+/** A window's part in the year's mean daylight factor, with curtains open. */
+function meanFactor(window: WindowYear): number {
+  return window.months.reduce((sum, month) => sum + overcastFactor(window, month - 1, 1, 0), 0) / 12;
 }
