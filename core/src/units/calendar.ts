@@ -83,9 +83,13 @@ export function startOfCivilDay(date: CivilDate, timeZone: string): number {
 const DAY_STARTS_KEPT = 2000;
 const dayStarts = new Map<string, number>();
 
+/** The first instant of a date: midnight by the offset before or after a change of the clock, whichever is the date's own. */
 function findStart(asUtc: number, timeZone: string): number {
-  const guess = asUtc - utcOffsetMinutes(asUtc, timeZone) * MINUTE_MS;
-  return asUtc - utcOffsetMinutes(guess, timeZone) * MINUTE_MS;
+  const starts = [asUtc - DAY_MS, asUtc + DAY_MS]
+    .map((near) => asUtc - utcOffsetMinutes(near, timeZone) * MINUTE_MS)
+    .sort((p, q) => p - q);
+  const { year, month, day } = civilDateOf(starts[0]!, timeZone);
+  return Date.UTC(year, month - 1, day) === asUtc ? starts[0]! : starts[1]!;
 }
 
 /**

@@ -43,6 +43,26 @@ describe('civil days', () => {
     );
   });
 
+  it.each(['America/Santiago', 'America/Havana', 'Atlantic/Azores', 'Africa/Cairo', 'Asia/Beirut', 'Pacific/Easter'])(
+    'begin with their first instant where clocks change at midnight: %s',
+    (zone) => {
+      for (let day = 0; day < 365; day++) {
+        const date = civilDateOf(Date.UTC(2026, 0, 1, 12) + day * DAY_MS, zone);
+        const start = startOfCivilDay(date, zone);
+        expect(civilDateOf(start, zone)).toEqual(date);
+        expect(civilDateOf(start - 1000, zone)).not.toEqual(date);
+      }
+    },
+  );
+
+  it('begin at one in the morning where midnight is skipped', () => {
+    const minute = (zone: string, month: number, day: number) =>
+      minuteOfCivilDay(startOfCivilDay({ year: 2026, month, day }, zone), zone);
+    expect(minute('America/Santiago', 9, 6)).toBe(60);
+    expect(minute('America/Havana', 3, 8)).toBe(60);
+    expect(minute('Atlantic/Azores', 3, 29)).toBe(60);
+  });
+
   it('follow one another over the ends of months and years', () => {
     expect(nextCivilDate({ year: 2026, month: 12, day: 31 })).toEqual({ year: 2027, month: 1, day: 1 });
     expect(nextCivilDate({ year: 2028, month: 2, day: 28 })).toEqual({ year: 2028, month: 2, day: 29 });
