@@ -1,6 +1,16 @@
 /** Weather from a file keeps what the file says; drawn years repeat themselves. */
+import fc from 'fast-check';
 import { sunPosition } from '../sun';
-import { DAY_TYPES, fileWeather, momentAt, monthPercentiles, monthlyGlobal, seededYears, skyYear } from './index';
+import {
+  DAY_TYPES,
+  drawnMeans,
+  fileWeather,
+  momentAt,
+  monthPercentiles,
+  monthlyGlobal,
+  seededYears,
+  skyYear,
+} from './index';
 import { YEAR_HOURS, type WeatherHour } from '../facts';
 
 const place = { latitude: 56.4, longitude: -2.7, elevationM: 8 };
@@ -87,6 +97,21 @@ describe('drawn years', () => {
     for (let i = 0; i < shares.length; i++) sums[i % DAY_TYPES]! += shares[i]! / (12 * years);
     for (const sum of sums) expect(Math.abs(sum - 0.2)).toBeLessThan(0.015);
     expect(sums.reduce((all, sum) => all + sum, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('keep the month’s mean, whatever its days give', () => {
+    const drawn = seededYears(1);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 11 }),
+        fc.array(fc.double({ min: 0, max: 60, noNaN: true }), { minLength: DAY_TYPES, maxLength: DAY_TYPES }),
+        (month0, days) => {
+          const mean = days.reduce((sum, day) => sum + day, 0) / DAY_TYPES;
+          const means = drawnMeans(drawn, month0, days);
+          expect(means.reduce((sum, one) => sum + one, 0) / means.length).toBeCloseTo(mean, 9);
+        },
+      ),
+    );
   });
 
   it('spread single months by a fourth to a half of what days differ', () => {

@@ -68,20 +68,37 @@ function addDay(shares: Float64Array, base: number, rank: number, weight: number
 }
 
 /**
- * Tenth, fiftieth and ninetieth percentile of a month's mean over the drawn years.
- * @param byType what a day of each type gives, from dull to bright
+ * A month's mean in each of the drawn years, held together to the month's own mean: what was drawn is too few days to meet
+ * it by itself (up to 3 % off).
+ * @param byType what a day of each type gives, from dull to bright; each stands for as many days
  */
-export function monthPercentiles(
+export function drawnMeans(
   { years, shares }: SeededYears,
   month0: number,
   byType: readonly number[],
-): { poor: number; typical: number; good: number } {
+): Float64Array<ArrayBuffer> {
   const means = new Float64Array(years);
+  let drawn = 0;
   for (let year = 0; year < years; year++) {
     const base = (month0 * years + year) * DAY_TYPES;
-    for (let type = 0; type < DAY_TYPES; type++) means[year]! += shares[base + type]! * byType[type]!;
+    let mean = 0;
+    for (let type = 0; type < DAY_TYPES; type++) mean += shares[base + type]! * byType[type]!;
+    means[year] = mean;
+    drawn += mean / years;
   }
-  means.sort();
-  const at = (share: number) => means[Math.round(share * (years - 1))]!;
+  const own = byType.reduce((sum, day) => sum + day, 0) / byType.length;
+  const scale = drawn > 0 ? own / drawn : 1;
+  for (let year = 0; year < years; year++) means[year]! *= scale;
+  return means;
+}
+
+/** Tenth, fiftieth and ninetieth percentile of a month's mean over the drawn years; parameters as for `drawnMeans`. */
+export function monthPercentiles(
+  drawn: SeededYears,
+  month0: number,
+  byType: readonly number[],
+): { poor: number; typical: number; good: number } {
+  const means = drawnMeans(drawn, month0, byType).sort();
+  const at = (share: number) => means[Math.round(share * (means.length - 1))]!;
   return { poor: at(0.1), typical: at(0.5), good: at(0.9) };
 }
