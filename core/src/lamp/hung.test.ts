@@ -113,3 +113,73 @@ describe('things under a lamp', () => {
     expect(lampPpfd(hung({}), under, [solidBox(0, 3, 0.9, 1, 0.4, 0)])).toBe(0);
   });
 });
+
+describe('near by', () => {
+  /** A fine sum over a face that shines straight down with cos^m of the angle: parts of a millimetre or two, no code shared. */
+  function fineSum(m: number, sizeX: number, sizeY: number, down: number, alongM: number): number {
+    const [nx, ny] = [Math.max(400, Math.ceil(sizeX / 0.0015)), Math.max(20, Math.ceil(sizeY / 0.0015))];
+    let sum = 0;
+    for (let i = 0; i < nx; i++) {
+      for (let j = 0; j < ny; j++) {
+        const x = ((i + 0.5) / nx - 0.5) * sizeX - alongM;
+        const y = ((j + 0.5) / ny - 0.5) * sizeY;
+        const square = x * x + y * y + down * down;
+        const cosine = down / Math.sqrt(square);
+        sum += (((m + 1) / (2 * Math.PI)) * cosine ** m * cosine) / square;
+      }
+    }
+    return (40 * sum) / (nx * ny);
+  }
+
+  const given = (lamp: Partial<Lamp>) =>
+    hung({ ...lamp, ratedBy: 'ppf', ppf: 40, dimming: 1, burntHours: 0, lifeHours: null, aboveM: 0.5, tiltDeg: 0 });
+  const at = (placed: ReturnType<typeof hung>, down: number, alongM: number) =>
+    lampPpfd(placed, vec(placed.centre.x + alongM, placed.centre.y, placed.centre.z - down), []);
+
+  const NEAR = [0.05, 0.1, 0.15];
+  const ALONG = [0, 0.17, 0.45, 0.58, 0.7];
+
+  it.each([30, 60, 90, 110])(
+    'a bar of 1.2 m with a beam of %i° is within 3 %% of a fine sum from 5 cm on',
+    (beamDeg) => {
+      const bar12 = given({ form: 'bar', lengthM: 1.2, breadthM: 0.06, beamDeg });
+      const m = Math.log(0.5) / Math.log(Math.cos((beamDeg * Math.PI) / 360));
+      for (const down of NEAR) {
+        const most = fineSum(m, 1.2, 0.06, down, 0);
+        for (const along of ALONG) {
+          const fine = fineSum(m, 1.2, 0.06, down, along);
+          // Where next to nothing is left, a part of the brightest is asked for.
+          expect(Math.abs(at(bar12, down, along) - fine)).toBeLessThan(0.03 * fine + 0.001 * most);
+        }
+      }
+    },
+  );
+
+  it.each([60, 90])('a panel of 0.6 m with a beam of %i° is so too', (beamDeg) => {
+    const panel = given({ form: 'panel', lengthM: 0.6, breadthM: 0.6, beamDeg });
+    const m = Math.log(0.5) / Math.log(Math.cos((beamDeg * Math.PI) / 360));
+    for (const down of NEAR) {
+      for (const along of [0, 0.13, 0.3, 0.4]) {
+        const fine = fineSum(m, 0.6, 0.6, down, along);
+        expect(Math.abs(at(panel, down, along) - fine) / fine).toBeLessThan(0.03);
+      }
+    }
+  });
+
+  it('a measured bar is right near its ends, as far as a file of the whole can be', () => {
+    const angles = Array.from({ length: 91 }, (_, i) => i);
+    const candela = angles.map((angle) => 300 * Math.cos((angle * Math.PI) / 180));
+    const shape = { id: 'bar', homeId: 'h', name: 'Bar', lumens: 940, powerW: 10, lengthM: 1.2, breadthM: 0.06 };
+    const file = { ...shape, fileKey: 'bar', planes: [0], angles, candela };
+    const measured = hung(
+      { photometryId: 'bar', ratedBy: 'ppf', ppf: 40, dimming: 1, burntHours: 0, lifeHours: null, aboveM: 0.5 },
+      [file],
+    );
+    for (const down of NEAR) {
+      for (const along of ALONG) {
+        const fine = fineSum(1, 1.2, 0.06, down, along);
+        expect(Math.abs(at(measured, down, along) - fine) / fine).toBeLessThan(0.03);
+      }
+    }
+  });
+});

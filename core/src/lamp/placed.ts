@@ -4,7 +4,7 @@ import { clearWay, dot, plus, times, unit, vec, DOWN, UP, type Occluder, type Re
 import { RADIANS } from '../units';
 import { lampOutput } from './output';
 import { candelaAt, fluxOf } from './photometry';
-import { beamPpfd, beamedPanelPpfd, linePpfd, panelPpfd, type Receptor } from './ppfd';
+import { beamPpfd, beamedPanelPpfd, eachPart, linePpfd, panelPpfd, type Receptor } from './ppfd';
 
 /** A lamp and the middle of its lit face in its room's frame, with the way it is turned. */
 export interface PlacedLamp {
@@ -128,8 +128,8 @@ function bareLight(
   return lambertian ? panelPpfd(ppf, face, receptor) : beamedPanelPpfd(ppf, face, lamp.beamDeg, receptor);
 }
 
-/** Parts along each edge of a measured lamp, for each of its sizes in distance. */
-const PARTS_PER_SIZE = 3;
+/** How finely a measured lamp is cut: its file tells of narrow beams by itself, and is true from some sizes away only. */
+const MEASURED_BEAM_DEG = 40;
 
 /** Light by a measured distribution: the lit face is cut into points the more the nearer the surface lies. */
 function measuredLight(
@@ -146,33 +146,34 @@ function measuredLight(
   const flux = fluxOf(photometry);
   if (flux <= 0) return 0;
   const { x, y, z } = receptor.point;
-  const away = Math.max(0.02, Math.hypot(x - centre.x, y - centre.y, z - centre.z));
-  const partsOf = (size: number) => Math.max(1, Math.min(24, Math.ceil((PARTS_PER_SIZE * size) / away)));
-  const alongParts = partsOf(photometry.lengthM);
-  const acrossParts = partsOf(photometry.breadthM);
+  const corner = plus(centre, plus(times(along, -photometry.lengthM / 2), times(across, -photometry.breadthM / 2)));
+  const lit = {
+    corner,
+    edgeU: along,
+    edgeV: across,
+    sizeU: photometry.lengthM,
+    sizeV: photometry.breadthM,
+    normal: aim,
+  };
   let sum = 0;
-  for (let i = 0; i < alongParts; i++) {
-    for (let j = 0; j < acrossParts; j++) {
-      const a = ((i + 0.5) / alongParts - 0.5) * photometry.lengthM;
-      const b = ((j + 0.5) / acrossParts - 0.5) * photometry.breadthM;
-      const wayX = x - centre.x - along.x * a - across.x * b;
-      const wayY = y - centre.y - along.y * a - across.y * b;
-      const wayZ = z - centre.z - along.z * a - across.z * b;
-      const square = wayX * wayX + wayY * wayY + wayZ * wayZ;
-      const distance = Math.sqrt(square);
-      const cosAtLeaf = -(wayX * receptor.normal.x + wayY * receptor.normal.y + wayZ * receptor.normal.z) / distance;
-      if (cosAtLeaf <= 0) continue;
-      const cosAim = (wayX * aim.x + wayY * aim.y + wayZ * aim.z) / distance;
-      const angleDeg = Math.acos(Math.max(-1, Math.min(1, cosAim))) / RADIANS;
-      const planeDeg =
-        Math.atan2(
-          wayX * across.x + wayY * across.y + wayZ * across.z,
-          wayX * along.x + wayY * along.y + wayZ * along.z,
-        ) / RADIANS;
-      sum += (candelaAt(photometry, planeDeg, angleDeg) * cosAtLeaf) / square;
-    }
-  }
-  return (ppf * sum) / (flux * alongParts * acrossParts);
+  eachPart(lit, receptor.point, MEASURED_BEAM_DEG, (middle, share) => {
+    const wayX = x - middle.x;
+    const wayY = y - middle.y;
+    const wayZ = z - middle.z;
+    const square = wayX * wayX + wayY * wayY + wayZ * wayZ;
+    const distance = Math.sqrt(square);
+    const cosAtLeaf = -(wayX * receptor.normal.x + wayY * receptor.normal.y + wayZ * receptor.normal.z) / distance;
+    if (cosAtLeaf <= 0) return;
+    const cosAim = (wayX * aim.x + wayY * aim.y + wayZ * aim.z) / distance;
+    const angleDeg = Math.acos(Math.max(-1, Math.min(1, cosAim))) / RADIANS;
+    const planeDeg =
+      Math.atan2(
+        wayX * across.x + wayY * across.y + wayZ * across.z,
+        wayX * along.x + wayY * along.y + wayZ * along.z,
+      ) / RADIANS;
+    sum += (share * candelaAt(photometry, planeDeg, angleDeg) * cosAtLeaf) / square;
+  });
+  return (ppf * sum) / flux;
 }
 
 /** Places along the lit face from which the way to a surface is looked over. */

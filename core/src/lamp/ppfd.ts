@@ -100,17 +100,53 @@ function distanceToLine(line: LineSource, point: Vec): number {
   return length(minus(way, times(line.axis, along)));
 }
 
+/** A part of a lit face is no wider than this share of its way to the leaf. */
+const PART_OF_WAY = 1 / 4;
+/** And where the beam is narrow, no wider than this share of the beam's half width there. */
+const PART_OF_BEAM = 1 / 4;
+/** A way is taken for no shorter than this, m: leaves that stand into a lamp. */
+const NEAREST_M = 0.01;
+
 /**
- * PPFD from a panel whose light is narrower or wider than Lambertian, as a grid of cos^m points.
- * @param parts points along each edge
+ * Goes over a lit face part by part, each small beside its own way to a point: many below the lamp, few far along it.
+ * @param beamDeg full beam angle; the narrower, the finer
+ * @param visit is given the middle of each part and its share of the face
  */
-export function beamedPanelPpfd(ppf: number, panel: Rectangle, beamDeg: number, receptor: Receptor, parts = 8): number {
-  let sum = 0;
-  for (let i = 0; i < parts; i++) {
-    for (let j = 0; j < parts; j++) {
-      const source = pointOn(panel, (i + 0.5) / parts, (j + 0.5) / parts);
-      sum += beamPpfd({ ppf: 1, source, aim: unit(panel.normal), beamDeg }, receptor);
+export function eachPart(
+  face: Rectangle,
+  point: Vec,
+  beamDeg: number,
+  visit: (middle: Vec, share: number) => void,
+): void {
+  const halfWidth = Math.tan((Math.min(beamDeg, 90) / 2) * (Math.PI / 180));
+  const finest = Math.min(PART_OF_WAY, PART_OF_BEAM * halfWidth);
+  const halve = (u: number, v: number, du: number, dv: number) => {
+    const middle = pointOn(face, u + du / 2, v + dv / 2);
+    const most = finest * Math.max(NEAREST_M, length(minus(point, middle)));
+    const isLong = du * face.sizeU > most;
+    const isBroad = dv * face.sizeV > most;
+    if (!isLong && !isBroad) {
+      visit(middle, du * dv);
+      return;
     }
-  }
-  return (ppf * sum) / (parts * parts);
+    const [us, vs] = [isLong ? du / 2 : du, isBroad ? dv / 2 : dv];
+    halve(u, v, us, vs);
+    if (isLong) halve(u + us, v, us, vs);
+    if (isBroad) halve(u, v + vs, us, vs);
+    if (isLong && isBroad) halve(u + us, v + vs, us, vs);
+  };
+  halve(0, 0, 1, 1);
+}
+
+/**
+ * PPFD from a panel or bar whose light is narrower or wider than Lambertian, as cos^m points, the finer the nearer the leaf:
+ * within 3 % from 5 cm on.
+ */
+export function beamedPanelPpfd(ppf: number, panel: Rectangle, beamDeg: number, receptor: Receptor): number {
+  const aim = unit(panel.normal);
+  let sum = 0;
+  eachPart(panel, receptor.point, beamDeg, (source, share) => {
+    sum += share * beamPpfd({ ppf, source, aim, beamDeg }, receptor);
+  });
+  return sum;
 }

@@ -2,8 +2,8 @@
 import { FINE_NET, scatterToNodes, type SkyNet } from '../sky/nodes';
 import { RADIANS } from '../units/angle';
 import { clearWay, type Occluder } from '../room/occluder';
-import { pointOn, type Rectangle } from '../room/rectangle';
-import { length, minus, type Vec } from '../room/vector';
+import { distanceToRectangle, pointOn, type Rectangle } from '../room/rectangle';
+import type { Vec } from '../room/vector';
 import { litPart, lookOut, paneAzimuth, type LitPart, type Look, type Pane, type Receiver } from './pane';
 
 /** Irradiance on a surface for each unit of what lies outside. */
@@ -256,20 +256,9 @@ function rowsOf(
   return rows;
 }
 
-/** From a point to the nearest point of a rectangle, m; at least 2 cm. */
-export function distanceTo(r: Rectangle, p: Vec): number {
-  const dx = p.x - r.corner.x;
-  const dy = p.y - r.corner.y;
-  const dz = p.z - r.corner.z;
-  const u = clamp(dx * r.edgeU.x + dy * r.edgeU.y + dz * r.edgeU.z, r.sizeU);
-  const v = clamp(dx * r.edgeV.x + dy * r.edgeV.y + dz * r.edgeV.z, r.sizeV);
-  const nearest = pointOn(r, u / r.sizeU, v / r.sizeV);
-  return Math.max(0.02, length(minus(p, nearest)));
-}
-
-function clamp(value: number, size: number): number {
-  return Math.max(0, Math.min(size, value));
-}
+/** From a point to the nearest point of an opening, m; at least 2 cm. */
+export const distanceTo = (opening: Rectangle, point: Vec): number =>
+  Math.max(0.02, distanceToRectangle(opening, point));
 
 /** A thing can hide a window from a point only if it reaches above the lower and below the higher of them. */
 function mayHide(occluder: Occluder, opening: Rectangle, point: Vec): boolean {

@@ -16,6 +16,19 @@ export function pointOn(r: Rectangle, u: number, v: number): Vec {
   return plus(r.corner, plus(times(r.edgeU, u * r.sizeU), times(r.edgeV, v * r.sizeV)));
 }
 
+/** From a point to the nearest point of a rectangle, m. */
+export function distanceToRectangle(r: Rectangle, p: Vec): number {
+  const dx = p.x - r.corner.x;
+  const dy = p.y - r.corner.y;
+  const dz = p.z - r.corner.z;
+  const alongU = dx * r.edgeU.x + dy * r.edgeU.y + dz * r.edgeU.z;
+  const alongV = dx * r.edgeV.x + dy * r.edgeV.y + dz * r.edgeV.z;
+  const pastU = alongU - Math.max(0, Math.min(r.sizeU, alongU));
+  const pastV = alongV - Math.max(0, Math.min(r.sizeV, alongV));
+  const off = dx * r.normal.x + dy * r.normal.y + dz * r.normal.z;
+  return Math.sqrt(pastU * pastU + pastV * pastV + off * off);
+}
+
 /** The four corners in order around the edge. */
 export function corners(r: Rectangle): Vec[] {
   return [pointOn(r, 0, 0), pointOn(r, 1, 0), pointOn(r, 1, 1), pointOn(r, 0, 1)];
