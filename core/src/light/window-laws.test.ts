@@ -219,6 +219,18 @@ describe('what is over and outside a window', () => {
     }
   });
 
+  it('a balcony never lights, however deep the reveal under it', () => {
+    const metres = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(place, metres(0, 0.5), metres(0.2, 2), metres(0, 0.5), (leaf, revealM, overhangM, overhangAboveM) => {
+        const open = total(light({ leaf, windows: [{ revealM }] }));
+        const under = total(light({ leaf, windows: [{ revealM, overhangM, overhangAboveM }] }));
+        expect(under).toBeLessThanOrEqual(open * (1 + 1e-9));
+      }),
+      few,
+    );
+  });
+
   it('a balcony keeps the high sun out and lets the low one in', () => {
     const balcony = light({ windows: [{ overhangM: 1.2, overhangAboveM: 0.1 }], leaf: vec(2, 0.4, 1) });
     const bare = light({ leaf: vec(2, 0.4, 1) });
