@@ -12,6 +12,7 @@ import {
   type Condition,
   type HomeFacts,
   type HungCurtain,
+  type Room,
   type SpotAnswer,
 } from '@dulvan/core';
 import { curtains, knowledge } from '@dulvan/catalogue';
@@ -203,9 +204,16 @@ function correctedParts({ calibration }: SpotAnswer): Pair[] {
 
 function roomLightWords({ facts, spotId }: Asked): string {
   const room = roomOf(facts, spotId);
-  return room && room.eveningLux > 0
-    ? `The room’s own light burns from ${clock(room.eveningFromMinute)} to ${clock(room.eveningToMinute)} with ${room.eveningLux} lux at the plants, as you stated.`
-    : 'No light of the room itself after dark is stated, so none is counted.';
+  const outer = facts.rooms.find(({ id }) => id === room?.insideRoomId);
+  const burns = (whose: string, { eveningFromMinute, eveningToMinute, eveningLux }: Room) =>
+    `${whose} light burns from ${clock(eveningFromMinute)} to ${clock(eveningToMinute)} with ${eveningLux} lux at the plants, as you stated.`;
+  const words = [
+    room && room.eveningLux > 0 ? burns('The room’s own', room) : null,
+    room && outer && outer.eveningLux > 0
+      ? `${burns('The outer room’s', outer)} ${Math.round(room.shellTransmittance * 100)} % of it comes through the shell.`
+      : null,
+  ].filter((each) => each !== null);
+  return words.length > 0 ? words.join(' ') : 'No light of the room itself after dark is stated, so none is counted.';
 }
 
 function roomOf(facts: HomeFacts, spotId: string) {

@@ -31,8 +31,24 @@ let drawnYears: SeededYears | null = null;
 /** Lux of a room's own lamps for each umol m-2 s-1: most are warm white. */
 const ROOM_LIGHT_LUX_PER_PPFD = LUX_PER_PPFD['white-warm'];
 
-/** PPFD of a room's own light after dark at its plants, umol m-2 s-1. */
-export const roomLightPpfd = ({ eveningLux }: Pick<Room, 'eveningLux'>): number => eveningLux / ROOM_LIGHT_LUX_PER_PPFD;
+/** A room's own light after dark at its plants. */
+export interface EveningLight {
+  /** umol m-2 s-1. */
+  readonly ppfd: number;
+  readonly fromMinute: number;
+  readonly toMinute: number;
+}
+
+/** The light of a room after dark; in a cabinet also that of the room around it, through its shell. */
+export function eveningLightsOf({ rooms }: Pick<HomeFacts, 'rooms'>, room: Room): EveningLight[] {
+  const outer = room.insideRoomId === null ? undefined : rooms.find(({ id }) => id === room.insideRoomId);
+  const of = ({ eveningLux, eveningFromMinute, eveningToMinute }: Room, share: number): EveningLight => ({
+    ppfd: (eveningLux / ROOM_LIGHT_LUX_PER_PPFD) * share,
+    fromMinute: eveningFromMinute,
+    toMinute: eveningToMinute,
+  });
+  return [of(room, 1), ...(outer ? [of(outer, room.shellTransmittance)] : [])].filter(({ ppfd }) => ppfd > 0);
+}
 
 /** Daylight of which a share is left: behind a shell, or as readings correct it. */
 export function dimmed(daylight: DaylightYear, share: number): DaylightYear {
@@ -109,11 +125,14 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
   const days = dayTypeDlis(daylight, month0);
   const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
   const { poor, typical, good } = yearsOf(days, month0);
-  const roomPpfd = roomLightPpfd(room);
-  const roomLight = (roomPpfd * MOL_PER_UMOL_HOUR * (room.eveningToMinute - room.eveningFromMinute)) / 60;
+  const evening = eveningLightsOf(facts, room);
+  const roomLight = evening.reduce(
+    (sum, { ppfd, fromMinute, toMinute }) => sum + (ppfd * MOL_PER_UMOL_HOUR * (toMinute - fromMinute)) / 60,
+    0,
+  );
   const steady = lampDli + roomLight;
   const { byHour } = daylight;
-  const photoperiod = photoperiodOf(stretchesOf({ facts, room, daylight, lit, month, year }));
+  const photoperiod = photoperiodOf(stretchesOf({ facts, evening, daylight, lit, month, year }));
   return {
     month,
     dli: mean + steady,
@@ -139,16 +158,27 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
     air,
     airMovement: room.airMovement,
     vpdDay: vapourPressureDeficit(air.dayC, air.dayRh),
-    byHour: Array.from({ length: 24 }, (_, hour) => {
-      const bin = month0 * 24 + hour;
-      const watts =
-        byHour.sun[bin]! + byHour.sky[bin]! + byHour.ground[bin]! + byHour.obstruction[bin]! + byHour.reflected[bin]!;
-      const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month, hour), 0);
-      return (
-        watts * PPFD_PER_WATT + burning + roomPpfd * shareWithin(room.eveningFromMinute, room.eveningToMinute, hour)
-      );
-    }),
+    byHour: ppfdByHour({ daylight, lit, evening, month0 }),
   };
+}
+
+/** Mean PPFD of each hour of a month's day, all sources. */
+function ppfdByHour({ daylight, lit, evening, month0 }: HoursInputs): number[] {
+  const { sun, sky, ground, obstruction, reflected } = daylight.byHour;
+  return Array.from({ length: 24 }, (_, hour) => {
+    const bin = month0 * 24 + hour;
+    const watts = sun[bin]! + sky[bin]! + ground[bin]! + obstruction[bin]! + reflected[bin]!;
+    const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month0 + 1, hour), 0);
+    const roomNow = evening.reduce(
+      (sum, { ppfd, fromMinute, toMinute }) => sum + ppfd * shareWithin(fromMinute, toMinute, hour),
+      0,
+    );
+    return watts * PPFD_PER_WATT + burning + roomNow;
+  });
+}
+
+interface HoursInputs extends Pick<ConditionInputs, 'daylight' | 'lit' | 'month0'> {
+  readonly evening: readonly EveningLight[];
 }
 
 /** Poor, typical and good years of a month's mean. A weather without day types is the same every year. */
@@ -169,7 +199,7 @@ function shareOfHour(circuit: Circuit, month: number, hour: number): number {
 
 interface DayInputs {
   readonly facts: HomeFacts;
-  readonly room: Room;
+  readonly evening: readonly EveningLight[];
   readonly daylight: DaylightYear;
   readonly lit: readonly LitLamp[];
   readonly month: number;
@@ -180,13 +210,11 @@ interface DayInputs {
  * When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the
  * threshold through the curtains as they are drawn, lamps of its own and of other tiers, and the room's light after dark.
  */
-function stretchesOf({ facts, room, daylight, lit, month, year }: DayInputs): Stretch[] {
+function stretchesOf({ facts, evening, daylight, lit, month, year }: DayInputs): Stretch[] {
   const stretches: Stretch[] = lit
     .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
     .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));
-  if (roomLightPpfd(room) >= DAY_THRESHOLD_PPFD) {
-    stretches.push({ fromMinute: room.eveningFromMinute, toMinute: room.eveningToMinute });
-  }
+  stretches.push(...evening.filter(({ ppfd }) => ppfd >= DAY_THRESHOLD_PPFD));
   return [...stretches, ...daylightStretches(facts, daylight.factors[month - 1]!, month, year)];
 }
 

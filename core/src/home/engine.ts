@@ -1,10 +1,10 @@
 /** The engine of a home: what each spot gives in each month and what each plant wants, remembered between questions. */
 import { airYear } from '../air';
-import { KINDS, type AirStatement, type HomeFacts, type Plant } from '../facts';
+import { KINDS, type HomeFacts, type Plant, type Room } from '../facts';
 import type { Condition } from '../fit';
 import type { Target } from '../plant';
 import { placedSpots, type PlacedSpot } from '../room';
-import { conditionOf, dimmed, type LitLamp } from './conditions';
+import { conditionOf, dimmed, eveningLightsOf, type LitLamp } from './conditions';
 import { AttachmentShelf, type Attachments, type Knowledge, type Sources } from './knowledge';
 import { plantTargets } from './known';
 import { LitHome, type HomeSky } from './lit-home';
@@ -147,9 +147,7 @@ export class HomeEngine {
     const { latitude, longitude, timeZone } = facts.home;
     const circuits = facts.circuits.map(({ name: _name, ...circuit }) => circuit);
     const homeKey = JSON.stringify([latitude, longitude, timeZone, circuits]);
-    const airKeys = new Map(
-      facts.rooms.map((room) => [room.id, this.names.of(airKeyOf(homeKey, room, airOf(facts, room.id)))]),
-    );
+    const airKeys = new Map(facts.rooms.map((room) => [room.id, this.names.of(airKeyOf(homeKey, facts, room))]));
     return { facts, year, scene, sky, placed, airKeys, readings: this.comparedReadings(facts, scene, sky) };
   }
 
@@ -198,7 +196,6 @@ const ofSpot = ({ spots, readings }: SpotAnswers, spotId: string): SpotAnswers =
 
 const airOf = (facts: HomeFacts, roomId: string) => facts.air.filter((statement) => statement.roomId === roomId);
 
-function airKeyOf(homeKey: string, room: HomeFacts['rooms'][number], air: readonly AirStatement[]): string {
-  const { airMovement, eveningLux, eveningFromMinute, eveningToMinute } = room;
-  return JSON.stringify([homeKey, airMovement, eveningLux, eveningFromMinute, eveningToMinute, air]);
+function airKeyOf(homeKey: string, facts: HomeFacts, room: Room): string {
+  return JSON.stringify([homeKey, room.airMovement, eveningLightsOf(facts, room), airOf(facts, room.id)]);
 }

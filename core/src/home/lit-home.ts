@@ -166,8 +166,24 @@ export class LitHome {
     return { place, windows, share: 1, occluders: [...place.room.solids, ...place.neighbours] };
   }
 
-  /** The lamps that a place notices, those of neighbouring tiers among them, with what the room's surfaces throw back. */
+  /**
+   * The lamps that a place notices, those of neighbouring tiers among them, with what the room's surfaces throw back; in a
+   * cabinet also those of the room around it, through its shell.
+   */
   lampsAt(scene: Scene, place: LeafPlace, sky: HomeSky): LitLamp[] {
+    const own = this.lampsOfRoom(scene, place, sky);
+    const outer = this.outside(scene, place);
+    if (!outer) return own;
+    const share = place.room.room.shellTransmittance;
+    const through = this.lampsOfRoom(scene, outer, sky).map((lamp) => ({
+      ...lamp,
+      ppfd: lamp.ppfd * share,
+      reflectedPpfd: lamp.reflectedPpfd * share,
+    }));
+    return [...own, ...through.filter(({ ppfd }) => ppfd > FAINTEST_PPFD)];
+  }
+
+  private lampsOfRoom(scene: Scene, place: LeafPlace, sky: HomeSky): LitLamp[] {
     const { room, leaf, neighbours } = place;
     if (room.lamps.length === 0) return [];
     const geometry = this.geometry(place, sky);

@@ -3,7 +3,7 @@ import { instantLight, transmittanceAt, type Transmittance, type SunPatch } from
 import { UP } from '../room';
 import { momentAt, type Moment, type SkyKind } from '../sky';
 import { PPFD_PER_WATT, type CivilDate } from '../units';
-import { roomLightPpfd } from './conditions';
+import { eveningLightsOf } from './conditions';
 import type { HomeFacts, Reading } from '../facts';
 import type { Knowledge } from './knowledge';
 import type { HomeSky, LitHome } from './lit-home';
@@ -80,12 +80,13 @@ export function momentLight(question: SpotMoment): MomentLight {
     lamps === 'off'
       ? []
       : lit.lampsAt(scene, place, sky).filter(({ circuit }) => lamps === 'on' || isOn(circuit, moment.month, minute));
-  const { eveningFromMinute, eveningToMinute } = place.room.room;
-  const roomOn = lamps !== 'off' && minute >= eveningFromMinute && minute < eveningToMinute;
+  const evening = lamps === 'off' ? [] : eveningLightsOf(scene.facts, place.room.room);
   return {
     ...parts,
     lamps: burning.reduce((sum, lamp) => sum + lamp.ppfd, 0),
-    roomLight: roomOn ? roomLightPpfd(place.room.room) : 0,
+    roomLight: evening
+      .filter(({ fromMinute, toMinute }) => minute >= fromMinute && minute < toMinute)
+      .reduce((sum, { ppfd }) => sum + ppfd, 0),
   };
 }
 

@@ -68,3 +68,37 @@ describe('the day behind curtains', () => {
     }
   });
 });
+
+describe('a cabinet in a lit room', () => {
+  /** December in the cabinet, its windows' room dark from without. */
+  const boxed = (facts: HomeFacts) =>
+    ask(engine, facts, 'home', { year: YEAR }).spots.find(({ spotId }) => spotId === 'boxed')!.conditions[11]!;
+  const cabinet = smallHome.rooms.find(({ insideRoomId }) => insideRoomId !== null)!;
+  const shell = (shellTransmittance: number, facts: HomeFacts = smallHome): HomeFacts => ({
+    ...facts,
+    rooms: facts.rooms.map((room) => (room.id === cabinet.id ? { ...room, shellTransmittance } : room)),
+  });
+
+  it('gets the outer room’s lamps as its shell lets them through', () => {
+    const whole = boxed(shell(1)).shares.lamps.l!;
+    expect(whole).toBeGreaterThan(0);
+    expect(boxed(shell(0.5)).shares.lamps.l!).toBeCloseTo(whole / 2, 9);
+    expect(boxed(shell(0)).shares.lamps.l).toBeUndefined();
+  });
+
+  it('gets the outer room’s evening light, and its day lasts as long', () => {
+    const evening: HomeFacts = {
+      ...smallHome,
+      rooms: smallHome.rooms.map((room) =>
+        room.id === cabinet.insideRoomId
+          ? { ...room, eveningLux: 150, eveningFromMinute: 16 * 60, eveningToMinute: 23 * 60 }
+          : room,
+      ),
+    };
+    const before = boxed(smallHome);
+    const after = boxed(evening);
+    const outer = ask(engine, evening, 'home', { year: YEAR }).spots.find(({ spotId }) => spotId === 'dim')!;
+    expect(after.shares.roomLight).toBeCloseTo(outer.conditions[11]!.shares.roomLight * 0.8, 9);
+    expect(after.dayH).toBeGreaterThan(before.dayH + 4);
+  });
+});
