@@ -66,7 +66,8 @@ function useSearch() {
 function nothingFound({ text, hasNeeds }: Search): string {
   if (!text.trim()) return 'No taxon needs just this. Widen one of the needs.';
   const withNeeds = hasNeeds ? ' with these needs' : '';
-  return `Nothing comes near “${text.slice(0, 60)}”${withNeeds}. Try another name, or go by what you see: “It has no label”.`;
+  const nothing = `Nothing comes near “${text.slice(0, 60)}”${withNeeds}.`;
+  return `${nothing} Try another name, or go by what you see: “It has no label”.`;
 }
 
 const HEAD_ROW = {

@@ -47,7 +47,7 @@ interface OwnTaxonGiven {
   readonly own: OwnTaxon | null;
 }
 
-/** What is typed of an own taxon, kept until it is saved; what is wrong stands beside its field, what has no field under ''. */
+/** What is typed of an own taxon, kept until it is saved; what is wrong stands beside its field, the rest under ''. */
 function useOwnTaxon({ facts, own }: OwnTaxonGiven) {
   const attempt = useHome((state) => state.attempt);
   const draftKey = `ownTaxa/${own?.id ?? 'new'}`;

@@ -1,4 +1,4 @@
-/** One taxon: what decides success, whom it harms, its year as bands, what it is mistaken for, every figure and its doubt. */
+/** One taxon: what decides success, whom it harms, its year as bands, what it is mistaken for, every figure. */
 import { groups, knowledge, lookAlikes } from '@dulvan/catalogue';
 import {
   SCHOOLS,
@@ -143,28 +143,30 @@ function EveryFigure({ known }: { readonly known: Known }) {
   );
 }
 
+const parentWords = ({ taxonId, share }: Taxon['parents'][number]) =>
+  `${Math.round(share * 100)} % ${knowledge.taxon(taxonId)?.name ?? taxonId}`;
+
 function OtherNames({ taxon }: { readonly taxon: Taxon }) {
   const lines = [
     taxon.common.length > 1 ? `Also ${taxon.common.slice(1).join(', ')}` : null,
     taxon.synonyms.length > 0 ? `Once, or in trade, ${taxon.synonyms.join(', ')}` : null,
     taxon.cultivars.length > 0 ? `Cultivars: ${taxon.cultivars.join(', ')}` : null,
-    taxon.parents.length > 0
-      ? `Of ${taxon.parents.map(({ taxonId, share }) => `${Math.round(share * 100)} % ${knowledge.taxon(taxonId)?.name ?? taxonId}`).join(', ')}`
-      : null,
+    taxon.parents.length > 0 ? `Of ${taxon.parents.map(parentWords).join(', ')}` : null,
   ].filter((line) => line !== null);
   return lines.map((line) => <Small key={line}>{line}</Small>);
 }
 
 function DayLength({ taxon: { day } }: { readonly taxon: Taxon }) {
   if (day.kind === 'neutral') return null;
-  const months = day.inductionMonths.map(monthName).join(', ');
+  const north = `north of the equator in ${day.inductionMonths.map(monthName).join(', ')}`;
+  const weeks = `about ${day.inductionWeeks} weeks`;
   return (
     <View>
       <Heading>Day length</Heading>
       <Body>
         {day.kind === 'short'
-          ? `Sets buds after about ${day.inductionWeeks} weeks of nights of at least ${day.criticalNightH} h (north of the equator in ${months}).`
-          : `Blooms when nights are shorter than ${day.criticalNightH} h for about ${day.inductionWeeks} weeks (north of the equator in ${months}).`}
+          ? `Sets buds after ${weeks} of nights of at least ${day.criticalNightH} h (${north}).`
+          : `Blooms when nights are shorter than ${day.criticalNightH} h for ${weeks} (${north}).`}
       </Body>
       {day.kind === 'short' ? (
         <Small>

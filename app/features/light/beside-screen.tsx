@@ -85,7 +85,7 @@ function Places({ facts, spot, list, month }: PlacesGiven) {
   );
 }
 
-/** How the plant of a spot would fit at another one, in words; nothing where nobody stands here or it is not known yet. */
+/** How the plant of a spot would fit at another one, in words; nothing where none stands here or it is not known yet. */
 function useFitElsewhere(facts: HomeFacts, spot: Spot): (otherId: string) => string | null {
   const { answers } = useVerdicts();
   const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);

@@ -1,4 +1,4 @@
-/** A spot's light year: days across, hours down, what shines when and how strongly; below, each day's sum against the bands of who stands there. */
+/** A spot's light year: days across, hours down, what shines when; below, each day's sum against what a plant there wants. */
 import { SHINING, YEAR_ROWS, type HomeFacts, type LightYear, type Spot, type Target } from '@dulvan/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';

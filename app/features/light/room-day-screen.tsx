@@ -1,4 +1,4 @@
-/** A room under light at a month, a day and an hour: the wash over its plan, the sun's patch where it falls, playing through the day. */
+/** A room under light at a month, a day and an hour: its light over the plan, the sun's patch, playing through the day. */
 import {
   DAY_FRAMES,
   SKY_KINDS,

@@ -4,6 +4,7 @@ import {
   civilDateOf,
   curtainsAt,
   put as putFact,
+  type ComparedReading,
   type HomeFacts,
   type Reading,
   type ReadingSky,
@@ -229,14 +230,18 @@ function Effect({
   const compared = shownValue(asked);
   const answer = useSpotAnswer(spotId);
   const { month } = civilDateOf(reading.atMs, facts.home.timeZone);
+  const before = answer
+    ? `; before it ${monthName(month)} has ${mol(answer.conditions[month - 1]!.dli)} mol a day here`
+    : '';
+  const corrects = `It corrects this spot, and less its neighbours on the same stand${before}.`;
   const spectra = new Set(facts.lamps.map((lamp) => lamp.spectrum));
   return (
     <View style={{ gap: 2, paddingVertical: SPACE.s }}>
       <Strong>Against what is computed</Strong>
       {compared ? (
         <>
-          <Body testID="compared">{`Measured ${amount(compared.measuredPpfd)}, computed ${amount(compared.computedPpfd)} µmol/m²s: ${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times.`}</Body>
-          <Small>{`One such reading is good for about ${Math.round(compared.doubt * 100)} %. It corrects this spot, and less its neighbours on the same stand${answer ? `; before it ${monthName(month)} has ${mol(answer.conditions[month - 1]!.dli)} mol a day here` : ''}.`}</Small>
+          <Body testID="compared">{comparedWords(compared)}</Body>
+          <Small>{`One such reading is good for about ${Math.round(compared.doubt * 100)} %. ${corrects}`}</Small>
         </>
       ) : asked.state !== 'ready' ? (
         <Pending asked={asked} />
@@ -251,6 +256,11 @@ function Effect({
       ) : null}
     </View>
   );
+}
+
+function comparedWords({ measuredPpfd, computedPpfd }: ComparedReading): string {
+  const times = (measuredPpfd / computedPpfd).toFixed(2);
+  return `Measured ${amount(measuredPpfd)}, computed ${amount(computedPpfd)} µmol/m²s: ${times} times.`;
 }
 
 const amount = (ppfd: number) => (ppfd < 10 ? ppfd.toFixed(1) : Math.round(ppfd).toString());

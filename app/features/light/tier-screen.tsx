@@ -274,7 +274,7 @@ interface WishGiven {
   readonly onHang: (aboveM: number) => void;
 }
 
-/** What the plants of a tier want of light in a month: the middle of the narrowest band, no peak above the tenderest. */
+/** What a tier's plants want of light in a month: the middle of the narrowest band, no peak above the tenderest. */
 function useWish(
   facts: HomeFacts,
   tier: Tier,

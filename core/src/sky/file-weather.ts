@@ -4,7 +4,7 @@ import { DAY_MS, HOUR_MS, RADIANS, SOLAR_CONSTANT } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunPosition, type Place } from '../sun';
 import { DAY_TYPES } from './clearness';
 import { clearSkyIrradiance } from './irradiance';
-import { clearShareOf, type Weather } from './year';
+import { clearShareOf, type Weather } from './weather';
 
 const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 

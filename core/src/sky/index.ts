@@ -6,4 +6,5 @@ export * from './nodes';
 export * from './radiance';
 export * from './ground-light';
 export * from './seeded-years';
+export * from './weather';
 export * from './year';

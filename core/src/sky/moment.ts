@@ -3,7 +3,7 @@ import { RADIANS, SOLAR_CONSTANT, civilDateOf, type CivilDate } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunPosition, type Place } from '../sun';
 import { clearSkyIrradiance } from './irradiance';
 import { OVERCAST_SKY, clearSky } from './radiance';
-import { sunsetAngle, type Weather, type WeatherStep } from './year';
+import { sunsetAngle, type Weather, type WeatherStep } from './weather';
 
 export const SKY_KINDS = ['typical', 'clear', 'overcast'] as const;
 export type SkyKind = (typeof SKY_KINDS)[number];
