@@ -2,6 +2,8 @@
 import { suggestedClimate } from '@dulvan/catalogue';
 import {
   ALL_MONTHS,
+  PALE_REVEAL,
+  PLAIN_WOOD,
   type AirStatement,
   type Block,
   type Circuit,
@@ -83,13 +85,14 @@ function newWindow(roomId: string): Window {
     outsideReflectance: 0.15,
     groundReflectance: 0.2,
     revealM: 0.1,
+    revealReflectance: PALE_REVEAL,
     overhangM: 0,
     overhangAboveM: 0.2,
   };
 }
 
 function newStand(roomId: string): Stand {
-  return { id: newId(), roomId, name: 'Table', kind: 'table', xM: 1, yM: 0.3, widthM: 1, depthM: 0.5 };
+  return { id: newId(), roomId, name: 'Table', kind: 'table', xM: 1, yM: 0.3, widthM: 1, depthM: 0.5, reflectance: PLAIN_WOOD };
 }
 
 function newTier(standId: string, heightM: number): Tier {
@@ -160,7 +163,7 @@ function newObstruction(facts: HomeFacts, roomId: string, bearing: number): Obst
 }
 
 function newBlock(roomId: string): Block {
-  return { id: newId(), roomId, name: 'Cupboard', xM: 0, yM: 0, zM: 0, widthM: 0.6, depthM: 0.6, heightM: 1.8 };
+  return { id: newId(), roomId, name: 'Cupboard', xM: 0, yM: 0, zM: 0, widthM: 0.6, depthM: 0.6, heightM: 1.8, reflectance: PLAIN_WOOD };
 }
 
 function newAir(roomId: string, month: number): AirStatement {

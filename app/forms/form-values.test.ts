@@ -30,6 +30,7 @@ const window: Window = {
   groundReflectance: 0.2,
   revealM: 0,
   overhangM: 0,
+  revealReflectance: 0.7,
   overhangAboveM: 0,
 };
 const { items } = FORM_SPECS.windows;

@@ -204,6 +204,13 @@ export const PLACE_SPECS = {
         help: 'A deep reveal keeps low sun and side light out.',
       },
       {
+        field: 'revealReflectance',
+        label: 'Brightness of the sides of the opening',
+        kind: 'percent',
+        help: 'White paint 80, pale wood 50, bare brick 25.',
+        when: (values) => Number(values.revealM) > 0,
+      },
+      {
         field: 'overhangM',
         label: 'A balcony or roof juts out over it by',
         kind: 'length',
@@ -330,6 +337,12 @@ export const PLACE_SPECS = {
       { field: 'widthM', label: 'Size along wall A', kind: 'length' },
       { field: 'depthM', label: 'Size away from wall A', kind: 'length' },
       { field: 'heightM', label: 'Height', kind: 'length' },
+      {
+        field: 'reflectance',
+        label: 'Brightness of its sides',
+        kind: 'percent',
+        help: 'White 80, pale wood 50, dark wood 20.',
+      },
     ],
   },
   air: {

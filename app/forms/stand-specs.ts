@@ -31,6 +31,12 @@ export const STAND_SPECS = {
       { field: 'yM', label: 'From wall A', kind: 'length', help: 'On the plan, from below.' },
       { field: 'widthM', label: 'Size along wall A', kind: 'length' },
       { field: 'depthM', label: 'Size away from wall A', kind: 'length' },
+      {
+        field: 'reflectance',
+        label: 'Brightness of its boards',
+        kind: 'percent',
+        help: 'White 80, pale wood 50, dark wood 20.',
+      },
     ],
   },
   tiers: {

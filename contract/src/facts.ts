@@ -1,5 +1,5 @@
 /** The schema of each kind of fact, and of a whole home, as they cross the wire and stand in the bundle. */
-import { FACT_LISTS, KINDS, type FactList, type FactOf, type HomeFacts } from '@dulvan/core';
+import { FACT_LISTS, KINDS, PALE_REVEAL, PLAIN_WOOD, type FactList, type FactOf, type HomeFacts } from '@dulvan/core';
 import { z } from 'zod';
 import {
   airSchema,
@@ -60,7 +60,9 @@ function listOf(list: FactList) {
 const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string, unknown>>>>> = {
   home: { restSchool: null, lightAim: 'whole', snowMonths: [] },
   rooms: { eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320 },
-  windows: { revealM: 0, overhangM: 0, overhangAboveM: 0 },
+  windows: { revealM: 0, revealReflectance: PALE_REVEAL, overhangM: 0, overhangAboveM: 0 },
+  stands: { reflectance: PLAIN_WOOD },
+  blocks: { reflectance: PLAIN_WOOD },
   lamps: {
     ratedBy: 'ppf',
     lumens: null,
@@ -86,6 +88,23 @@ export function upgradedEntry(
 ): Fields {
   const shaped = list === 'windows' ? withCurtainList(entry) : entry;
   return completeness === 'whole' ? { ...UNSAID[list], ...shaped } : shaped;
+}
+
+/** As `upgradedEntry`, for every entry of what may be a home's facts. */
+export function upgradedFacts(facts: unknown): unknown {
+  if (typeof facts !== 'object' || facts === null) return facts;
+  const isEntry = (entry: unknown): entry is Fields => typeof entry === 'object' && entry !== null;
+  const upgraded = (list: FactList | 'home', entry: unknown) => (isEntry(entry) ? upgradedEntry(list, entry) : entry);
+  return Object.fromEntries(
+    Object.entries(facts).map(([list, held]) => [
+      list,
+      list === 'home'
+        ? upgraded('home', held)
+        : Array.isArray(held) && list in KINDS
+          ? held.map((entry) => upgraded(list as FactList, entry))
+          : held,
+    ]),
+  );
 }
 
 /** Until version 3 a window had its two curtains in eight fields. */

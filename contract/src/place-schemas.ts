@@ -79,6 +79,7 @@ export const windowSchema = z.strictObject({
   outsideReflectance: share(0, 0.9),
   groundReflectance: share(0, 0.9),
   revealM: metres(0, 1.5),
+  revealReflectance: share(0, 0.95),
   overhangM: metres(0, 6),
   overhangAboveM: metres(0, 4),
 }) satisfies z.ZodType<Window>;
@@ -107,6 +108,7 @@ export const blockSchema = z.strictObject({
   widthM: metres(0.02, 20),
   depthM: metres(0.02, 20),
   heightM: metres(0.02, 10),
+  reflectance: share(0, 0.95),
 }) satisfies z.ZodType<Block>;
 
 export const standSchema = z.strictObject({
@@ -118,6 +120,7 @@ export const standSchema = z.strictObject({
   yM: metres(0, 30),
   widthM: metres(0.05, 20),
   depthM: metres(0.05, 20),
+  reflectance: share(0, 0.95),
 }) satisfies z.ZodType<Stand>;
 
 export const tierSchema = z.strictObject({

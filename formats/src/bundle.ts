@@ -5,6 +5,7 @@ import {
   FILE_KINDS,
   FILE_KIND_NAMES,
   LARGEST_FILE,
+  ZIP_VERSIONS,
   bundlePaths,
   entryChangeSchema,
   homeFactsSchema,
@@ -12,6 +13,7 @@ import {
   manifestSchema,
   newSeriesSchema,
   recordSchema,
+  upgradedFacts,
   type FileKind,
   type HomeRecord,
   type JournalEntry,
@@ -222,9 +224,12 @@ function wholeJson<T>(path: string, schema: z.ZodType<T>, bytes: Uint8Array): T 
 
 const bundledEntrySchema = journalEntrySchema.extend({ changes: z.array(entryChangeSchema) });
 
+/** Facts of any version that is laid out as today's. */
+const currentFacts = z.unknown().transform(upgradedFacts).pipe(homeFactsSchema);
+
 /** The facts of a home, held to their schema and to each other. */
 function checkedFacts(path: string, homeId: string, bytes: Uint8Array): HomeFacts {
-  const facts = wholeJson(path, homeFactsSchema, bytes);
+  const facts = wholeJson(path, currentFacts, bytes);
   if (facts.home.id !== homeId) throw new BundleRefused(`${path} is of another home. Nothing was changed.`);
   const [problem] = problemsOf(facts);
   if (problem) {
@@ -309,13 +314,19 @@ function readerFor(path: string): FileReader | null {
   }
 }
 
+/** A manifest of any version that is laid out as today's. */
+const currentManifest = z
+  .looseObject({})
+  .transform((given) => ({ ...given, version: BUNDLE_VERSION }))
+  .pipe(manifestSchema);
+
 const head = z.looseObject({ format: z.unknown(), version: z.unknown() });
 
 function manifestIn(bytes: Uint8Array): Manifest {
   const { format, version } = wholeJson(bundlePaths.manifest, head, bytes);
   if (format !== BUNDLE_FORMAT) throw new BundleRefused('This is not a Dulvan bundle. Nothing was changed.');
-  if (version !== BUNDLE_VERSION) throw new BundleRefused(versionMessage(version));
-  return wholeJson(bundlePaths.manifest, manifestSchema, bytes);
+  if (!ZIP_VERSIONS.includes(Number(version))) throw new BundleRefused(versionMessage(version));
+  return wholeJson(bundlePaths.manifest, currentManifest, bytes);
 }
 
 /** Why a bundle of a version is not read. */

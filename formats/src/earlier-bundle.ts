@@ -1,6 +1,7 @@
 /** Reads bundles as versions 1 to 3 wrote them, one JSON document each, in today's shape. */
 import {
   BUNDLE_FORMAT,
+  BUNDLE_VERSION,
   RECORD_BODIES,
   homeFactsSchema,
   upgradedEntry,
@@ -97,7 +98,7 @@ function manifestOf(raw: EarlierData, homes: readonly { home: Fields }[]): Manif
   const at = z.iso.datetime().safeParse(raw.exportedAt);
   return {
     format: BUNDLE_FORMAT,
-    version: 4,
+    version: BUNDLE_VERSION,
     exportedAt: at.success ? at.data : new Date(0).toISOString(),
     homes: homes.map(({ home }) => ({ id: String(home.id), name: String(home.name) })),
   };

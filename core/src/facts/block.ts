@@ -12,4 +12,6 @@ export interface Block {
   readonly widthM: number;
   readonly depthM: number;
   readonly heightM: number;
+  /** Share of light that its sides throw back. */
+  readonly reflectance: number;
 }

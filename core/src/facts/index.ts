@@ -1,5 +1,6 @@
 export * from './air';
 export * from './block';
+export * from './brightness';
 export * from './changes';
 export * from './circuit';
 export * from './conflicts';

@@ -14,4 +14,6 @@ export interface Stand {
   /** Along x and along y. */
   readonly widthM: number;
   readonly depthM: number;
+  /** Share of light that its boards throw back. */
+  readonly reflectance: number;
 }

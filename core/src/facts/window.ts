@@ -59,6 +59,8 @@ export interface Window {
   readonly groundReflectance: number;
   /** From the room's side of the wall out to the glass. */
   readonly revealM: number;
+  /** Share of light that the sides of the reveal throw back. */
+  readonly revealReflectance: number;
   /** A balcony or roof that juts out over it (0: none), and how far above its upper edge. */
   readonly overhangM: number;
   readonly overhangAboveM: number;

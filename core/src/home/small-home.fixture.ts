@@ -83,14 +83,15 @@ export const smallHome: HomeFacts = {
       outsideReflectance: 0,
       groundReflectance: 0.2,
       revealM: 0,
+      revealReflectance: 0.7,
       overhangM: 0,
       overhangAboveM: 0,
     },
   ],
   stands: [
-    { id: 'sill', roomId: 'r', name: 'Sill', kind: 'sill', xM: 1, yM: 0, widthM: 2, depthM: 0.3 },
-    { id: 'shelf', roomId: 'r', name: 'Shelf', kind: 'shelf', xM: 0, yM: 3, widthM: 1, depthM: 0.4 },
-    { id: 'in-box', roomId: 'box', name: 'Box floor', kind: 'shelf', xM: 0, yM: 0, widthM: 0.6, depthM: 0.4 },
+    { id: 'sill', roomId: 'r', name: 'Sill', kind: 'sill', xM: 1, yM: 0, widthM: 2, depthM: 0.3, reflectance: 0.4 },
+    { id: 'shelf', roomId: 'r', name: 'Shelf', kind: 'shelf', xM: 0, yM: 3, widthM: 1, depthM: 0.4, reflectance: 0.4 },
+    { id: 'in-box', roomId: 'box', name: 'Box floor', kind: 'shelf', xM: 0, yM: 0, widthM: 0.6, depthM: 0.4, reflectance: 0.4 },
   ],
   tiers: [
     { id: 'sill-1', standId: 'sill', heightM: 0.8, board: 'solid' },

@@ -72,6 +72,7 @@ const window = (given: Partial<Window> = {}): Window => ({
   outsideReflectance: 0.2,
   groundReflectance: 0.2,
   revealM: 0,
+  revealReflectance: 0,
   overhangM: 0,
   overhangAboveM: 0,
   ...given,

@@ -73,6 +73,7 @@ function placeOf(r: ReferenceRoom, outside: Outside) {
     dirtShare: 0,
     curtains: [],
     revealM: 0,
+    revealReflectance: 0,
     overhangM: 0,
     overhangAboveM: 0,
     outsideKind: outside.obst ? (outside.obst_kind as 'ring' | 'row') : 'open',

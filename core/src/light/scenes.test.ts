@@ -101,6 +101,7 @@ function windowOf(given: SceneWindow, index: number, { albedo }: Scene['outside'
     dirtShare: 0,
     curtains: [],
     revealM: given.reveal ?? 0,
+    revealReflectance: given.revealRho ?? 0,
     overhangM: given.overhang ?? 0,
     overhangAboveM: given.overhangAbove ?? 0,
     outsideKind: 'open',

@@ -1,6 +1,8 @@
 /** Small builders that give the demo's facts their usual values, so that the homes below read as lists. */
 import {
   ALL_MONTHS,
+  PALE_REVEAL,
+  PLAIN_WOOD,
   type AirStatement,
   type Circuit,
   type Lamp,
@@ -51,13 +53,17 @@ export function window(
     outsideReflectance: 0.15,
     groundReflectance: 0.15,
     revealM: 0,
+    revealReflectance: PALE_REVEAL,
     overhangM: 0,
     overhangAboveM: 0,
     ...given,
   };
 }
 
-export const stand = (given: Stand): Stand => given;
+export const stand = (given: Given<Stand, Exclude<keyof Stand, 'reflectance'>>): Stand => ({
+  reflectance: PLAIN_WOOD,
+  ...given,
+});
 export const tier = (id: string, standId: string, heightM: number, board: Tier['board'] = 'solid'): Tier => ({
   id,
   standId,

@@ -362,6 +362,7 @@ export const sailLoft: HomeFacts = {
       widthM: 1,
       depthM: 0.6,
       heightM: 0.9,
+      reflectance: 0.35,
     },
   ],
   photometries: [],
