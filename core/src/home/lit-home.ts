@@ -245,7 +245,7 @@ export class LitHome {
     const { room, windows, obstructions, snowMonths, solids } = scene;
     const bareKey = this.names.of(scene.geometryKey);
     const key = `${bareKey}.${this.names.of(scene.solidsKey)}`;
-    const bare = this.rooms.recall(bareKey, () => {
+    return this.rooms.recall(key, () => {
       const panes = windows.flatMap((window) =>
         panesOf(
           room,
@@ -255,8 +255,7 @@ export class LitHome {
           snowMonths,
         ),
       );
-      return { key: bareKey, bareKey, lit: litRoom(room, panes, []) };
+      return { key, bareKey, lit: litRoom(room, panes, solids) };
     });
-    return { key, bareKey, lit: { ...bare.lit, solids } };
   }
 }

@@ -10,6 +10,7 @@ import {
   type Crown,
   type Occluder,
   type PlacedSpot,
+  type Solid,
   type Vec,
 } from '../room';
 import { ALL_MONTHS } from '../units';
@@ -22,7 +23,7 @@ export interface RoomScene {
   readonly windows: readonly Window[];
   readonly obstructions: readonly Obstruction[];
   readonly snowMonths: readonly number[];
-  readonly solids: readonly Occluder[];
+  readonly solids: readonly Solid[];
   readonly crowns: readonly Crown[];
   readonly lamps: readonly PlacedLamp[];
   /** By window id; what stands open the whole year is left out. */
@@ -136,6 +137,7 @@ function geometryKeyOf(
     w.outsideReflectance,
     w.groundReflectance,
     w.revealM,
+    w.revealReflectance,
     w.overhangM,
     w.overhangAboveM,
   ]);

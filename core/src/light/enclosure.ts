@@ -1,11 +1,25 @@
-/** Light thrown from wall to wall: radiosity between patches of a room's six surfaces. */
-import type { Occluder } from '../room/occluder';
+/** Light thrown from surface to surface: radiosity between the patches of a room, its reveals and what stands in it. */
+import type { Occluder, Solid } from '../room/occluder';
 import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import { factorise, solve, viewOf } from './exchange';
 import type { Receiver } from './pane';
 import { latticeOf, shadeOf } from './piece-shade';
-import { cellsOf, facesOf, finderOf, gridLines, halved, type Patch, type Piece, type Shape } from './surfaces';
+import { sightAmong, type Sight } from './sight';
+import {
+  NOTHING_INSIDE,
+  cellsOf,
+  finderOf,
+  quartered,
+  surfacesOf,
+  takingPart,
+  type Inside,
+  type Lines,
+  type Patch,
+  type Piece,
+  type Shape,
+  type Surface,
+} from './surfaces';
 
 /** A room's surfaces, ready to answer what a light on them gives elsewhere. */
 export interface Enclosure {
@@ -13,7 +27,11 @@ export interface Enclosure {
   /** Index of the patch that holds a point of a face, for light that is traced onto it. */
   patchAt(face: number, point: Vec): number;
   importance(receiver: Receiver, occluders: readonly Occluder[]): Importance;
+  /** The room's six faces first, then reveals, then the sides of what stands in it. */
+  readonly surfaces: readonly Surface[];
   readonly faces: readonly Rectangle[];
+  /** The things that take part in the exchange. */
+  readonly solids: readonly Solid[];
   /** The openings of windows, each once. */
   readonly openings: readonly Rectangle[];
   /** For each piece its patch in the exchange, and its share of that patch's area. */
@@ -34,29 +52,49 @@ export interface Importance {
 }
 
 /**
- * Builds the surfaces of a room. Window glass in a wall returns nothing: it is cut out as black patches.
+ * Builds the surfaces of a room. Window glass returns nothing: it is cut out of walls as black patches, or lies black at the
+ * end of its reveal.
  * @param patchesAlong each edge of a face before window edges are added; narrower toward the corners, where light changes fastest
+ * @param inside reveals, boards and solid things, which shade each other and the walls, and throw light back
  */
-export function enclosureOf(room: Shape, openings: readonly Rectangle[], patchesAlong: number): Enclosure {
-  const faces = facesOf(room);
-  const reflectances = [room.floorReflectance, room.ceilingReflectance, ...Array<number>(4).fill(room.wallReflectance)];
-  const lines = faces.map((face) => gridLines(face, openings, patchesAlong));
-  const fineLines = lines.map(({ u, v }) => ({ u: halved(u), v: halved(v) }));
-  const coarse = faces.flatMap((face, index) => cellsOf(face, index, lines[index]!, reflectances[index]!, openings));
+export function enclosureOf(
+  room: Shape,
+  openings: readonly Rectangle[],
+  patchesAlong: number,
+  inside: Inside = NOTHING_INSIDE,
+): Enclosure {
+  const solids = takingPart(inside.solids);
+  const surfaces = surfacesOf(room, openings, patchesAlong, { ...inside, solids });
+  const faces = surfaces.map(({ rectangle }) => rectangle);
+  const lines = surfaces.map((surface) => surface.lines);
+  const fineLines = lines.map(quartered);
+  const deep = new Set(surfaces.map(({ behind }) => behind));
+  const held = openings.map((opening) => ({
+    opening,
+    holds: deep.has(opening) ? ('reveal' as const) : ('glass' as const),
+  }));
+  const cells = (cut: readonly Lines[]) =>
+    surfaces.flatMap((surface, index) => cellsOf(surface, index, cut[index]!, held, solids));
+  const coarse = cells(lines);
   const coarseAt = finderOf(faces, lines);
-  const pieces = faces
-    .flatMap((face, index) => cellsOf(face, index, fineLines[index]!, reflectances[index]!, openings))
-    .map((piece): Piece => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
+  const pieces = cells(fineLines).map((piece): Piece => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
   const patchOf = Uint16Array.from(pieces, (piece) => piece.of);
-  const shareOfPatch = Float64Array.from(pieces, (piece) => piece.area / coarse[piece.of]!.area);
+  const openOf = new Float64Array(coarse.length);
+  for (const piece of pieces) openOf[piece.of]! += piece.openArea;
+  const shareOfPatch = Float64Array.from(pieces, ({ openArea, of }) => (openArea > 0 ? openArea / openOf[of]! : 0));
   const reflectanceOf = Float64Array.from(pieces, (piece) => piece.reflectance);
-  const factor = factorise(coarse);
-  const viewsFrom = pieceViews(pieces, coarse);
-  const lattices = fineLines.map((faceLines, index) => latticeOf(faces[index]!, faceLines));
+  const isPlain = inside.reveals.length === 0 && solids.length === 0;
+  const sight = isPlain ? undefined : sightAmong(solids);
+  const patches = coarse.map((patch, i) => ({ ...patch, openArea: openOf[i]! }));
+  const factor = factorise(patches, sight);
+  const viewsFrom = pieceViews(pieces, patches, sight);
+  const lattices = surfaces.map((surface, index) => latticeOf(surface, fineLines[index]!));
   return {
+    surfaces,
     faces,
     // Trees in leaf and bare trees make two panes of one opening.
     openings: [...new Set(openings)],
+    solids,
     patchOf,
     shareOfPatch,
     coarseCount: coarse.length,
@@ -73,10 +111,8 @@ export function enclosureOf(room: Shape, openings: readonly Rectangle[], patches
         if (reflectance === 0) continue;
         let view = viewOf(pieces[i]!, receiver);
         if (view === 0) continue;
-        if (shade) {
-          view *= shade[i]!;
-          if (view === 0) continue;
-        }
+        view *= shade ? shade[i]! : 1;
+        if (view === 0) continue;
         const passedOn = view * reflectance;
         whole[i] = passedOn;
         if (view > NEAR_VIEW) addRow(seen, passedOn, viewsFrom(i), 0);
@@ -105,28 +141,34 @@ function addRow(sum: Float64Array, weight: number, rows: Float32Array, from: num
  * What a piece sees of each patch, worked out when a spot first looks at it closely: the last bounce before a spot goes by
  * the piece, where light changes fastest. A piece's view of a closed room is whole.
  */
-function pieceViews(pieces: readonly Patch[], coarse: readonly Patch[]): (piece: number) => Float32Array {
+function pieceViews(
+  pieces: readonly Patch[],
+  coarse: readonly Patch[],
+  sight: Sight | undefined,
+): (piece: number) => Float32Array {
   const known = new Map<number, Float32Array>();
   return (index) => {
     let views = known.get(index);
     if (!views) {
-      views = viewsFromPiece(pieces[index]!, coarse);
+      views = viewsFromPiece(pieces[index]!, coarse, sight);
       known.set(index, views);
     }
     return views;
   };
 }
 
-function viewsFromPiece(piece: Patch, coarse: readonly Patch[]): Float32Array {
+function viewsFromPiece(piece: Patch, coarse: readonly Patch[], sight: Sight | undefined): Float32Array {
   const views = new Float32Array(coarse.length);
   const from = { point: piece.centre, normal: piece.rectangle.normal };
   let sum = 0;
   for (let k = 0; k < coarse.length; k++) {
-    if (coarse[k]!.face === piece.face) continue;
-    const view = viewOf(coarse[k]!, from);
+    const patch = coarse[k]!;
+    if (patch.face === piece.face || patch.openArea === 0) continue;
+    let view = viewOf(patch, from);
+    if (view > 0 && sight) view *= sight(piece, patch);
     views[k] = view;
     sum += view;
   }
-  for (let k = 0; k < coarse.length; k++) views[k]! /= sum;
+  if (sum > 0) for (let k = 0; k < coarse.length; k++) views[k]! /= sum;
   return views;
 }

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { UP, firstBetween, pointOn, solidBox, vec, type Occluder } from '../room';
 import { factorise, solve, viewOf } from './exchange';
 import { latticeOf, shadeOf } from './piece-shade';
-import { cellsOf, facesOf, finderOf, gridLines, halved, type Patch, type Piece } from './surfaces';
+import { NOTHING_INSIDE, cellsOf, finderOf, quartered, surfacesOf, type Patch, type Piece } from './surfaces';
 
 const shape = (reflectance: number) => ({
   widthM: 3,
@@ -15,8 +15,8 @@ const shape = (reflectance: number) => ({
 });
 
 function patchesOf(reflectance: number, along: number): Patch[] {
-  return facesOf(shape(reflectance)).flatMap((face, index) =>
-    cellsOf(face, index, gridLines(face, [], along), reflectance, []),
+  return surfacesOf(shape(reflectance), [], along, NOTHING_INSIDE).flatMap((surface, index) =>
+    cellsOf(surface, index, surface.lines, [], []),
   );
 }
 
@@ -81,14 +81,16 @@ describe('the balance of a closed room', () => {
 });
 
 describe('shade on the walls', () => {
-  const faces = facesOf(shape(0.5));
-  const lines = faces.map((face) => gridLines(face, [], 6));
-  const fine = lines.map(({ u, v }) => ({ u: halved(u), v: halved(v) }));
-  const coarseAt = finderOf(faces, lines);
-  const pieces: Piece[] = faces
-    .flatMap((face, index) => cellsOf(face, index, fine[index]!, 0.5, []))
+  const surfaces = surfacesOf(shape(0.5), [], 6, NOTHING_INSIDE);
+  const fine = surfaces.map(({ lines }) => quartered(lines));
+  const coarseAt = finderOf(
+    surfaces.map(({ rectangle }) => rectangle),
+    surfaces.map(({ lines }) => lines),
+  );
+  const pieces: Piece[] = surfaces
+    .flatMap((surface, index) => cellsOf(surface, index, fine[index]!, [], []))
     .map((piece) => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
-  const lattices = fine.map((faceLines, index) => latticeOf(faces[index]!, faceLines));
+  const lattices = fine.map((lines, index) => latticeOf(surfaces[index]!, lines));
 
   /** The share of a piece in view from many looks. */
   function looked(piece: Piece, from: { x: number; y: number; z: number }, solids: readonly Occluder[]): number {

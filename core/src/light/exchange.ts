@@ -2,6 +2,7 @@
 import { pointOn, rectangleFactor } from '../room/rectangle';
 import { dot, minus } from '../room/vector';
 import type { Receiver } from './pane';
+import type { Sight } from './sight';
 import type { Patch } from './surfaces';
 
 /** Distance, in patch widths, beyond which a patch is treated as a point when seen. */
@@ -55,6 +56,8 @@ export interface Factor {
   readonly views: Float32Array;
 }
 
+const IN_FULL_VIEW: Sight = () => 1;
+
 /** Times the exchange is evened out so that every patch's view of the room sums to 1. */
 const EVENINGS = 4;
 
@@ -62,7 +65,7 @@ const EVENINGS = 4;
  * Importance obeys m_j = g_j + sum_i F_ij rho_i m_i. Since A_i F_ij is the same both ways, z_i = m_i sqrt(rho_i / A_i)
  * turns it into a symmetric, positive definite system, which costs half of what the plain one does. Black patches drop out.
  */
-export function factorise(patches: readonly Patch[]): Factor {
+export function factorise(patches: readonly Patch[], sight: Sight = IN_FULL_VIEW): Factor {
   const all = patches.length;
   const shared = new Float64Array(all * all);
   for (let i = 0; i < all; i++) {
@@ -70,20 +73,24 @@ export function factorise(patches: readonly Patch[]): Factor {
     for (let j = 0; j < i; j++) {
       const q = patches[j]!;
       if (p.face === q.face) continue;
-      const both = exchange(p, q);
+      if (p.openArea === 0 || q.openArea === 0) continue;
+      let both = exchange(p, q);
+      if (both > 0) both *= sight(p, q);
       shared[i * all + j] = both;
       shared[j * all + i] = both;
     }
   }
   const scale = evened(shared, patches);
-  const bright = Uint16Array.from(Array.from(patches.keys()).filter((i) => patches[i]!.reflectance > 0));
+  const bright = Uint16Array.from(
+    Array.from(patches.keys()).filter((i) => patches[i]!.reflectance > 0 && patches[i]!.openArea > 0),
+  );
   const n = bright.length;
   const root = new Float64Array(n);
   const areas = new Float64Array(n);
   for (let i = 0; i < n; i++) {
-    const { reflectance, area } = patches[bright[i]!]!;
-    root[i] = Math.sqrt(reflectance / area);
-    areas[i] = area;
+    const { reflectance, openArea } = patches[bright[i]!]!;
+    root[i] = Math.sqrt(reflectance / openArea);
+    areas[i] = openArea;
   }
   const lower = new Float64Array(n * n);
   for (let i = 0; i < n; i++) {
@@ -104,7 +111,8 @@ function viewsOf(shared: Float64Array, scale: Float64Array, patches: readonly Pa
   const n = patches.length;
   const views = new Float32Array(n * n);
   for (let i = 0; i < n; i++) {
-    const weight = scale[i]! / patches[i]!.area;
+    if (scale[i] === 0) continue;
+    const weight = scale[i]! / patches[i]!.openArea;
     for (let j = 0; j < n; j++) views[i * n + j] = weight * shared[i * n + j]! * scale[j]!;
   }
   return views;
@@ -119,7 +127,7 @@ function evened(shared: Float64Array, patches: readonly Patch[]): Float64Array {
       let sum = 0;
       for (let j = 0; j < n; j++) sum += shared[i * n + j]! * scale[j]!;
       // Half a step at a time, since both ends of an exchange are scaled.
-      scale[i]! *= Math.sqrt(patches[i]!.area / (sum * scale[i]!));
+      scale[i] = sum > 0 ? scale[i]! * Math.sqrt(patches[i]!.openArea / (sum * scale[i]!)) : 0;
     }
   }
   return scale;

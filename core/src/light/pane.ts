@@ -21,6 +21,7 @@ export interface Pane {
   /** Months (1..12) in which the view is so: trees in leaf and bare trees are two panes of one window. */
   readonly months: readonly number[];
   readonly revealM: number;
+  readonly revealReflectance: number;
   readonly overhang: Overhang;
 }
 
@@ -101,6 +102,7 @@ export function panesOf(
       snowMonths.includes(i + 1) ? Math.max(SNOW_REFLECTANCE, window.groundReflectance) : window.groundReflectance,
     ),
     revealM: window.revealM,
+    revealReflectance: window.revealReflectance,
     overhang: {
       depthM: window.overhangM > 0 ? window.revealM + window.overhangM : 0,
       aboveM: window.overhangAboveM,

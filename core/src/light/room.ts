@@ -1,17 +1,19 @@
 /** A room made ready to light its spots: its panes, solids and surfaces, and what each window gives to each surface. */
 import { FINE_NET, SKY_NODES, emptyAround, findAround, nodeDirection } from '../sky/nodes';
 import { directionInRoom } from '../room/geometry';
-import type { Occluder } from '../room/occluder';
-import type { Rectangle } from '../room/rectangle';
+import type { Occluder, Solid } from '../room/occluder';
+import { distanceToRectangle, type Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Room } from '../facts';
 import { directLight, fluxThrough, type Coefficients, type DirectLight } from './coefficients';
 import { enclosureOf, type Enclosure, type Importance } from './enclosure';
 import type { Pane, Receiver } from './pane';
 import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
+import { revealOf, type Reveal } from './reveal';
 import { sunOnSurfaces, sunTracer, weighed, type SunOnSurfaces } from './sun-on-surfaces';
-import { sunPolygons } from './sun-patch';
+import { sunPatches, viewOfPatch, type SunlitPatch } from './sun-patch';
 import { gather, surfaceLight, type SurfaceLight } from './surface-light';
+import { ROOM_FACES, type Surface } from './surfaces';
 
 /** What one window does to the room as a whole. */
 interface PaneInRoom {
@@ -20,28 +22,31 @@ interface PaneInRoom {
   readonly onSurfaces: SurfaceLight;
   /** For the sun in a node of the fine net; what hides it outside is not asked here. Traced when first asked for. */
   sunFrom(node: number): SunOnSurfaces;
+  /** The same as outlines on the room's faces and the sides of this window's reveal. */
+  patchesFrom(node: number): readonly SunlitPatch[];
 }
 
 export interface LitRoom {
   readonly resolution: Resolution;
   readonly room: Room;
   /** Boards and blocks. */
-  readonly solids: readonly Occluder[];
+  readonly solids: readonly Solid[];
   readonly enclosure: Enclosure;
   readonly panes: readonly PaneInRoom[];
 }
 
-/** Traces a room's windows onto its own surfaces. Boards and blocks shade spots, not walls. */
+/** Traces a room's windows onto its surfaces, past what stands in it. */
 export function litRoom(
   room: Room,
   panes: readonly Pane[],
-  solids: readonly Occluder[],
+  solids: readonly Solid[],
   resolution = DEFAULT_RESOLUTION,
 ): LitRoom {
   const enclosure = enclosureOf(
     room,
     panes.map((pane) => pane.opening),
     resolution.patchesAlong,
+    { reveals: revealsOf(panes), solids },
   );
   return {
     resolution,
@@ -53,7 +58,32 @@ export function litRoom(
       flux: fluxThrough(pane),
       onSurfaces: surfaceLight(pane, enclosure, resolution),
       sunFrom: sunTracer(room, pane, enclosure, resolution.sunCells),
+      patchesFrom: patchTracer(room, pane, enclosure),
     })),
+  };
+}
+
+/** Trees in leaf and bare trees make two panes of one opening, with one reveal. */
+function revealsOf(panes: readonly Pane[]): Reveal[] {
+  const reveals = new Map<Rectangle, Reveal>();
+  for (const pane of panes) {
+    const reveal = revealOf(pane);
+    if (reveal) reveals.set(pane.opening, reveal);
+  }
+  return [...reveals.values()];
+}
+
+function patchTracer(room: Room, pane: Pane, enclosure: Enclosure): (node: number) => readonly SunlitPatch[] {
+  const known = new Map<number, readonly SunlitPatch[]>();
+  const isExact = (surface: Surface, index: number) => index < ROOM_FACES || surface.behind === pane.opening;
+  return (node) => {
+    let patches = known.get(node);
+    if (!patches) {
+      const { azimuthDeg, elevationDeg } = nodeDirection(node);
+      patches = sunPatches(enclosure, pane, directionInRoom(room, azimuthDeg, elevationDeg), isExact);
+      known.set(node, patches);
+    }
+    return patches;
   };
 }
 
@@ -107,32 +137,47 @@ const FIRST_WALL = 2;
 
 /** Tells what a beam from each node gives back, traced when it is first asked for. */
 function sunReader(
-  lit: LitRoom,
+  { enclosure }: LitRoom,
   seen: PaneInRoom,
   receiver: Receiver,
   occluders: readonly Occluder[],
   importance: Importance,
 ): (node: number) => number {
+  const { pane } = seen;
   const read = new Float64Array(SKY_NODES).fill(NaN);
-  const close = lit.enclosure.faces.some(
-    (face, index) => index >= FIRST_WALL && distanceFrom(face, receiver.point) < CLOSE_WALL_M,
-  );
-  const trace = (node: number) => {
-    if (!close) return weighed(seen.sunFrom(node), importance.whole);
-    const { azimuthDeg, elevationDeg } = nodeDirection(node);
-    const straight = straightFromPatch(
-      lit,
-      seen.pane,
-      receiver,
-      occluders,
-      directionInRoom(lit.room, azimuthDeg, elevationDeg),
+  const isClose = (which: (surface: Surface, index: number) => boolean) =>
+    enclosure.surfaces.some(
+      (surface, index) => which(surface, index) && distanceFrom(surface.rectangle, receiver.point) < CLOSE_WALL_M,
     );
-    return straight + weighed(seen.sunFrom(node), importance.byBounces);
+  const isWall = (_: Surface, index: number) => index >= FIRST_WALL && index < ROOM_FACES;
+  const isReveal = ({ behind }: Surface) => behind === pane.opening;
+  const closeToWall = isClose(isWall);
+  const closeToReveal =
+    distanceToRectangle(pane.opening, receiver.point) < CLOSE_WALL_M && enclosure.surfaces.some(isReveal);
+  const isExact = (face: number) =>
+    (closeToWall && face < ROOM_FACES) || (closeToReveal && isReveal(enclosure.surfaces[face]!));
+  const byPieces = closeToWall || closeToReveal ? withoutStraight(enclosure, importance, isExact) : importance.whole;
+  const trace = (node: number) => {
+    const spread = weighed(seen.sunFrom(node), byPieces);
+    if (byPieces === importance.whole) return spread;
+    const { azimuthDeg, elevationDeg } = nodeDirection(node);
+    const toSun = directionInRoom(pane.room, azimuthDeg, elevationDeg);
+    const patches = seen.patchesFrom(node).filter(({ face }) => isExact(face));
+    return spread + straightFromPatches(enclosure, pane, patches, receiver, occluders, toSun);
   };
   return (node) => {
     if (Number.isNaN(read[node]!)) read[node] = trace(node);
     return read[node]!;
   };
+}
+
+/** Importance of which the pieces of some surfaces pass on their bounces only: what comes straight from them is told apart. */
+function withoutStraight(
+  { patches }: Enclosure,
+  { whole, byBounces }: Importance,
+  isApart: (face: number) => boolean,
+): Float64Array {
+  return whole.map((value, piece) => (isApart(patches[piece]!.face) ? byBounces[piece]! : value));
 }
 
 function betweenNodes(sunFromNode: (node: number) => number, azimuthDeg: number, elevationDeg: number): number {
@@ -146,10 +191,11 @@ function distanceFrom({ corner, normal }: Rectangle, point: Vec): number {
   return (point.x - corner.x) * normal.x + (point.y - corner.y) * normal.y + (point.z - corner.z) * normal.z;
 }
 
-/** What a beam of 1 W m-2 gives straight from its patch, by the patch's exact outline on each face. */
-function straightFromPatch(
-  lit: LitRoom,
+/** What a beam of 1 W m-2 gives straight from its patches, by their exact outlines. */
+function straightFromPatches(
+  enclosure: Enclosure,
   pane: Pane,
+  patches: readonly SunlitPatch[],
   receiver: Receiver,
   occluders: readonly Occluder[],
   toSun: Vec,
@@ -158,9 +204,10 @@ function straightFromPatch(
   const cosGlass = toSun.x * n.x + toSun.y * n.y + toSun.z * n.z;
   if (cosGlass <= 0) return 0;
   const passed = pane.glass(cosGlass) * pane.clearShare;
-  let straight = 0;
-  for (const { share, view } of sunPolygons(lit, pane, receiver, occluders, toSun)) straight += share * view * passed;
-  return straight;
+  return patches.reduce(
+    (sum, patch) => sum + patch.exitance * passed * viewOfPatch(enclosure, patch, receiver, occluders),
+    0,
+  );
 }
 
 /** Cells along each edge of a window when one instant's beam is carried on by bounces. */
@@ -176,5 +223,6 @@ function exactSun(
   toSun: Vec,
 ): number {
   const bounced = weighed(sunOnSurfaces(lit.room, pane, lit.enclosure, EXACT_CELLS, toSun), byBounces);
-  return straightFromPatch(lit, pane, receiver, occluders, toSun) + bounced;
+  const patches = sunPatches(lit.enclosure, pane, toSun);
+  return straightFromPatches(lit.enclosure, pane, patches, receiver, occluders, toSun) + bounced;
 }

@@ -133,7 +133,9 @@ function litOf(scene: Scene) {
       [],
     ),
   );
-  const solids = (scene.solids ?? []).map((s) => solidBox(s.x0, s.y0, s.z0, s.x1 - s.x0, s.y1 - s.y0, s.z1 - s.z0));
+  const solids = (scene.solids ?? []).map((s) =>
+    solidBox(s.x0, s.y0, s.z0, s.x1 - s.x0, s.y1 - s.y0, s.z1 - s.z0, s.rho),
+  );
   return { lit: litRoom(room, panes, solids), solids };
 }
 
@@ -158,14 +160,6 @@ function spotsOf(scene: Scene) {
   });
 }
 
-/** Light that is thrown back by the sides of a reveal or by things in the room, and their shadow on the walls, is not counted yet. */
-const NOT_YET: ReadonlySet<string> = new Set([
-  'reveal .35 rho 0.7, overhang 1.0 +.2, overcast',
-  'reveal .30 rho 0.7, no overhang, sun',
-  'shelf across the window, boards rho 0.5, sun',
-  'cupboard by the window, rho 0, sun',
-]);
-
 const all = (scenes as unknown as { cases: Scene[] }).cases;
 
 const holds = (scene: Scene) => {
@@ -177,6 +171,5 @@ const holds = (scene: Scene) => {
 };
 
 describe('a scene traced by other means', () => {
-  it.each(all.filter(({ name }) => !NOT_YET.has(name)))('$name', holds);
-  it.failing.each(all.filter(({ name }) => NOT_YET.has(name)))('$name', holds);
+  it.each(all)('$name', holds);
 });

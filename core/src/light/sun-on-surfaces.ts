@@ -1,11 +1,15 @@
 /** Where the sun's beam through a window falls on a room's pieces, by cells of the window. */
 import { nodeDirection } from '../sky/nodes';
 import { directionInRoom } from '../room/geometry';
+import { firstBetween } from '../room/occluder';
+import { pointOn } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Room } from '../facts';
+import { whereThrough } from './coefficients';
 import type { Enclosure } from './enclosure';
 import { litPart, type LitPart, type Pane } from './pane';
-import { hitFace } from './surfaces';
+import { glassOf } from './reveal';
+import { alongRay, hitFace } from './surfaces';
 
 /** What a beam of 1 W m-2 gives to which pieces. */
 export interface SunOnSurfaces {
@@ -49,12 +53,13 @@ export function sunOnSurfaces(
   if (cosGlass <= 0) return NO_SUN;
   litPart(part, pane, toSun.x, toSun.y, toSun.z);
   const { u0, u1, v0, v1 } = part;
-  if (u1 <= u0 || v1 <= v0) return NO_SUN;
+  const isClear = u1 > u0 && v1 > v0;
+  if (!isClear && pane.revealM === 0) return NO_SUN;
   const power = (pane.glass(cosGlass) * pane.clearShare * cosGlass * (u1 - u0) * (v1 - v0)) / sunCells ** 2;
   const inward = { x: -toSun.x, y: -toSun.y, z: -toSun.z };
   const sums = new Float64Array(enclosure.patches.length);
   const pieces: number[] = [];
-  for (let i = 0; i < sunCells; i++) {
+  for (let i = 0; isClear && i < sunCells; i++) {
     const u = u0 + ((i + 0.5) / sunCells) * (u1 - u0);
     for (let j = 0; j < sunCells; j++) {
       const v = v0 + ((j + 0.5) / sunCells) * (v1 - v0);
@@ -63,17 +68,74 @@ export function sunOnSurfaces(
         y: corner.y + edgeU.y * u + edgeV.y * v,
         z: corner.z + edgeU.z * u + edgeV.z * v,
       };
-      const { face, point } = hitFace(room, cell, inward);
-      const piece = enclosure.patchAt(face, point);
+      const piece = pieceHit(room, enclosure, cell, inward);
       if (sums[piece] === 0) pieces.push(piece);
       sums[piece]! += power;
     }
   }
-  const lit = pieces.filter((piece) => enclosure.patches[piece]!.reflectance > 0);
+  addReveal(sums, pieces, pane, enclosure, toSun);
+  const lit = pieces.filter((piece) => {
+    const { reflectance, openArea } = enclosure.patches[piece]!;
+    return reflectance > 0 && openArea > 0;
+  });
   return {
     pieces: Uint16Array.from(lit),
-    irradiances: Float64Array.from(lit, (piece) => sums[piece]! / enclosure.patches[piece]!.area),
+    irradiances: Float64Array.from(lit, (piece) => sums[piece]! / enclosure.patches[piece]!.openArea),
   };
+}
+
+/** The piece that a beam from a window's cell falls on: of the nearest thing in its way, or of the room itself. */
+function pieceHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): number {
+  let { face, point } = hitFace(room, from, way);
+  if (enclosure.solids.length > 0) {
+    const { x, y, z } = point;
+    if (firstBetween(enclosure.solids, from.x, from.y, from.z, x, y, z) >= 0) {
+      let nearest = Infinity;
+      enclosure.surfaces.forEach(({ of, rectangle }, index) => {
+        if (!of) return;
+        const distance = alongRay(rectangle, from, way);
+        if (distance >= nearest) return;
+        nearest = distance;
+        face = index;
+        point = { x: from.x + way.x * distance, y: from.y + way.y * distance, z: from.z + way.z * distance };
+      });
+    }
+  }
+  return enclosure.patchAt(face, point);
+}
+
+/** Looks along each edge of a piece of reveal for the sun. */
+const REVEAL_LOOKS = [1 / 6, 3 / 6, 5 / 6];
+
+/** Adds the power of a beam on the sides of its window's own reveal. */
+function addReveal(sums: Float64Array, pieces: number[], pane: Pane, { patches }: Enclosure, toSun: Vec): void {
+  if (pane.revealM === 0) return;
+  const glass = glassOf(pane);
+  const passed = beamPassed(glass, toSun);
+  if (passed === 0) return;
+  litPart(part, glass, toSun.x, toSun.y, toSun.z);
+  const { u0, u1, v0, v1 } = part;
+  patches.forEach(({ behind, rectangle, openArea }, index) => {
+    if (behind !== pane.opening || openArea === 0) return;
+    const cosine = toSun.x * rectangle.normal.x + toSun.y * rectangle.normal.y + toSun.z * rectangle.normal.z;
+    if (cosine <= 0) return;
+    let lit = 0;
+    for (const a of REVEAL_LOOKS) {
+      for (const b of REVEAL_LOOKS) {
+        const at = whereThrough(glass.opening, pointOn(rectangle, a, b), toSun);
+        if (at && at.u > u0 && at.u < u1 && at.v > v0 && at.v < v1) lit++;
+      }
+    }
+    if (lit === 0) return;
+    if (sums[index] === 0) pieces.push(index);
+    sums[index]! += (passed * cosine * openArea * lit) / REVEAL_LOOKS.length ** 2;
+  });
+}
+
+/** What glass, frame and dirt let pass of a beam. */
+function beamPassed(pane: Pane, toSun: Vec): number {
+  const { normal } = pane.opening;
+  return pane.glass(toSun.x * normal.x + toSun.y * normal.y + toSun.z * normal.z) * pane.clearShare;
 }
 
 /** What a spot gets of a beam, by what each piece counts for it. */

@@ -1,11 +1,11 @@
 /** The sun's patch: what comes through the glass must be found again on the room's faces. */
 import fc from 'fast-check';
 import { smallHome } from '../home/small-home.fixture';
-import { UP, directionInRoom, dot, solidBox, vec, type Vec } from '../room';
+import { UP, directionInRoom, dot, solidBox, vec, type Occluder, type Vec } from '../room';
 import { enclosureOf } from './enclosure';
 import { litRoom } from './room';
 import { litPart, paneOf, beamThrough } from './pane';
-import { sunOnPlan, sunPolygons } from './sun-patch';
+import { sunOnPlan, sunPatches, viewOfPatch } from './sun-patch';
 
 const room = { ...smallHome.rooms[0]!, widthM: 4, depthM: 5, heightM: 2.6 };
 const window = { ...smallHome.windows[0]!, offsetM: 1, sillM: 0.8, widthM: 1.6, heightM: 1.3 };
@@ -55,19 +55,21 @@ describe('the sun through a window', () => {
   it('is less in view of a leaf under a board that hides the floor’s patch', () => {
     const toSun = sunAt(180, 55);
     const facingDown = { point: vec(2, 1, 1), normal: vec(0, 0, -1) };
-    const open = sunPolygons(lit, pane, facingDown, [], toSun).reduce((sum, { share, view }) => sum + share * view, 0);
-    const hidden = sunPolygons(lit, pane, facingDown, [solidBox(0, 0, 0.5, 4, 5, 0)], toSun).reduce(
-      (sum, { share, view }) => sum + share * view,
-      0,
-    );
+    const seen = (occluders: readonly Occluder[]) =>
+      sunPatches(lit.enclosure, pane, toSun).reduce(
+        (sum, patch) => sum + patch.exitance * viewOfPatch(lit.enclosure, patch, facingDown, occluders),
+        0,
+      );
+    const open = seen([]);
+    const hidden = seen([solidBox(0, 0, 0.5, 4, 5, 0)]);
     expect(open).toBeGreaterThan(0.001);
     expect(hidden).toBe(0);
   });
 
   it('throws nothing back from the face a leaf lies behind', () => {
     expect(
-      sunPolygons(lit, pane, { point: vec(2, 1, 0), normal: UP }, [], sunAt(180, 60))
-        .map(({ view }) => view)
+      sunPatches(lit.enclosure, pane, sunAt(180, 60))
+        .map((patch) => viewOfPatch(lit.enclosure, patch, { point: vec(2, 1, 0), normal: UP }, []))
         .every((view) => view >= 0),
     ).toBe(true);
   });

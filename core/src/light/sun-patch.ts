@@ -1,11 +1,13 @@
-/** The sun's patch: the outline of the beam of a window on a room's faces or on a level plane. */
+/** The sun's patch: the outline of the beam of a window on a room's surfaces or on a level plane. */
 import type { Room } from '../facts';
 import { firstBetween, type Occluder } from '../room/occluder';
 import { clipToPlane, configurationFactor, type Rectangle } from '../room/rectangle';
 import { dot, minus, plus, times, vec, type Vec } from '../room/vector';
 import type { Enclosure } from './enclosure';
+import { whereThrough } from './coefficients';
 import { litPart, type LitPart, type Pane, type Receiver } from './pane';
-import { liesOn } from './surfaces';
+import { glassOf, passesOpening } from './reveal';
+import { liesOn, type Surface } from './surfaces';
 
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 
@@ -35,71 +37,107 @@ function carried(corners: readonly Vec[], origin: Vec, normal: Vec, toSun: Vec):
   return clipToPlane(corners, origin, normal).map((p) => minus(p, times(toSun, dot(minus(p, origin), normal) / slope)));
 }
 
-/** The surfaces that a patch of sun may fall on. */
-interface LitSurfaces {
-  readonly room: Pick<Room, 'floorReflectance' | 'ceilingReflectance' | 'wallReflectance'>;
-  readonly enclosure: Pick<Enclosure, 'faces' | 'openings'>;
+/** Where the beam of a window falls on one surface. */
+export interface SunlitPatch {
+  /** Index of the surface. */
+  readonly face: number;
+  readonly polygon: readonly Vec[];
+  /** The parts of it that fall on windows: their light leaves the room. */
+  readonly lost: readonly (readonly Vec[])[];
+  /** What it throws back for a beam of 1 W m-2 through the pane, W m-2. */
+  readonly exitance: number;
+  /** Points spread over it that the sun reaches past whatever stands in the room; null when nothing does. */
+  readonly lit: ReadonlySet<Vec> | null;
+  readonly looks: readonly Vec[];
 }
+
+type Lit = Pick<Enclosure, 'surfaces' | 'openings' | 'solids'>;
 
 /** Looks along each edge of a patch of sun when something may hide a part of it. */
 const LOOKS = 6;
 
 /**
- * The sun's patches on a room's faces as a receiver sees them.
- * @returns for each face that the beam meets: the share of a beam of 1 W m-2 that its patch throws back as exitance, and
- *   the patch's configuration factor at the receiver, less what occluders hide
+ * The sun's patches on a room's surfaces, by their outlines.
+ * @param asked on which of them it is looked for
  */
-export function sunPolygons(
-  lit: LitSurfaces,
+export function sunPatches(
+  { surfaces, openings, solids }: Lit,
   pane: Pane,
-  receiver: Receiver,
-  occluders: readonly Occluder[],
   toSun: Vec,
-): { share: number; view: number }[] {
-  const corners = litCorners(pane, toSun);
-  if (corners.length === 0) return [];
-  const { floorReflectance, ceilingReflectance, wallReflectance } = lit.room;
-  return lit.enclosure.faces.flatMap((face, index) => {
-    const reflectance = index === 0 ? floorReflectance : index === 1 ? ceilingReflectance : wallReflectance;
+  asked: (surface: Surface, index: number) => boolean = () => true,
+): SunlitPatch[] {
+  const inRoom = litCorners(pane, toSun);
+  const glass = pane.revealM > 0 ? glassOf(pane) : pane;
+  const inReveal = pane.revealM > 0 ? litCorners(glass, toSun) : inRoom;
+  return surfaces.flatMap((surface, face): SunlitPatch[] => {
+    const { rectangle, reflectance, behind, of } = surface;
+    if (reflectance === 0 || (behind && behind !== pane.opening) || !asked(surface, face)) return [];
     // A window's own wall is not met by its beam.
-    if (reflectance === 0 || dot(face.normal, pane.opening.normal) < -0.999) return [];
-    const polygon = cutToRectangle(carried(corners, face.corner, face.normal, toSun), face);
-    if (polygon.length < 3 || dot(minus(receiver.point, face.corner), face.normal) <= 1e-9) return [];
-    // What of it falls on another window leaves the room.
-    const lost = lit.enclosure.openings
-      .filter((opening) => liesOn(opening, face))
-      .reduce((sum, opening) => sum + viewOfPatch(cutToRectangle(polygon, opening), receiver, occluders), 0);
-    const view = viewOfPatch(polygon, receiver, occluders) - lost;
-    return view > 0 ? [{ share: reflectance * dot(toSun, face.normal), view }] : [];
+    if (dot(rectangle.normal, pane.opening.normal) < -0.999 && !of) return [];
+    const outline = carried(behind ? inReveal : inRoom, rectangle.corner, rectangle.normal, toSun);
+    const polygon = cutToRectangle(outline, rectangle);
+    if (polygon.length < 3) return [];
+    const lost = openings
+      .filter((opening) => liesOn(opening, rectangle))
+      .map((opening) => cutToRectangle(polygon, opening))
+      .filter((part) => part.length >= 3);
+    const looks = looksOver(polygon);
+    const others = solids.filter((solid) => solid !== of);
+    const isLit = (at: Vec) => {
+      const away = whereThrough(pane.opening, at, toSun)?.distance ?? 0;
+      const end = plus(at, times(toSun, away));
+      return firstBetween(others, at.x, at.y, at.z, end.x, end.y, end.z) < 0;
+    };
+    const lit = others.length > 0 && !behind ? new Set(looks.filter(isLit)) : null;
+    if (lit?.size === 0) return [];
+    return [{ face, polygon, lost, exitance: reflectance * dot(toSun, rectangle.normal), lit, looks }];
   });
 }
 
-/** Configuration factor of a patch at a receiver, less what occluders hide. */
-function viewOfPatch(polygon: readonly Vec[], { point, normal }: Receiver, occluders: readonly Occluder[]): number {
-  if (polygon.length < 3) return 0;
-  const whole = configurationFactor(polygon, point, normal);
-  return whole === 0 ? 0 : whole * shareInView(polygon, point, occluders);
-}
-
-/** The share of a convex polygon that solids leave in view, from looks spread over it. */
-function shareInView(polygon: readonly Vec[], from: Vec, occluders: readonly Occluder[]): number {
-  const solids = occluders.filter((o) => o.extinction === Infinity);
-  if (solids.length === 0) return 1;
+/** Points spread evenly over a convex polygon. */
+function looksOver(polygon: readonly Vec[]): Vec[] {
   const [a] = polygon;
-  let open = 0;
-  let all = 0;
+  const looks: Vec[] = [];
   for (let i = 1; i + 1 < polygon.length; i++) {
     const b = minus(polygon[i]!, a!);
     const c = minus(polygon[i + 1]!, a!);
     for (let j = 0; j < LOOKS; j++) {
-      for (let k = 0; k < LOOKS - j; k++) {
-        const at = plus(a!, plus(times(b, (j + 1 / 3) / LOOKS), times(c, (k + 1 / 3) / LOOKS)));
-        all++;
-        if (firstBetween(solids, from.x, from.y, from.z, at.x, at.y, at.z) < 0) open++;
-      }
+      for (let k = 0; k < LOOKS - j; k++)
+        looks.push(plus(a!, plus(times(b, (j + 1 / 3) / LOOKS), times(c, (k + 1 / 3) / LOOKS))));
     }
   }
-  return open / all;
+  return looks;
+}
+
+/** Configuration factor of a sun patch at a receiver, less what is hidden from it or from the sun. */
+export function viewOfPatch(
+  { surfaces }: Pick<Enclosure, 'surfaces'>,
+  { face, polygon, lost, lit, looks }: SunlitPatch,
+  { point, normal }: Receiver,
+  occluders: readonly Occluder[],
+): number {
+  const { rectangle, behind, of } = surfaces[face]!;
+  const ahead = dot(minus(point, rectangle.corner), rectangle.normal);
+  if (ahead <= 1e-9) return 0;
+  const whole = configurationFactor(polygon, point, normal);
+  if (whole === 0) return 0;
+  const left = lost.reduce((sum, part) => sum - configurationFactor(part, point, normal), whole);
+  const opening = behind && dot(minus(point, behind.corner), behind.normal) < 0 ? behind : null;
+  const solids = occluders.filter((o) => o.extinction === Infinity && o !== of);
+  if (solids.length === 0 && !lit && !opening) return left;
+  // Each look counts as much as its part of the patch would.
+  let open = 0;
+  let all = 0;
+  for (const at of looks) {
+    const arm = minus(at, point);
+    const square = dot(arm, arm);
+    const weight = Math.max(0, dot(arm, normal)) / (square * square);
+    all += weight;
+    if (lit && !lit.has(at)) continue;
+    if (opening && !passesOpening(opening, point.x, point.y, point.z, at.x, at.y, at.z)) continue;
+    if (firstBetween(solids, point.x, point.y, point.z, at.x, at.y, at.z) < 0) open += weight;
+  }
+  return all > 0 ? (left * open) / all : 0;
 }
 
 /** The outline of a window's sun on a level plane of the room, as points on the plan; empty when none falls there. */

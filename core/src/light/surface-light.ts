@@ -3,8 +3,11 @@ import { COARSE_NET } from '../sky/nodes';
 import { pointOn, type Rectangle } from '../room/rectangle';
 import { addDirectLight, distanceTo, emptyCoefficients, type DirectLight } from './coefficients';
 import type { Enclosure } from './enclosure';
+import type { Occluder } from '../room/occluder';
 import type { Pane } from './pane';
 import type { Resolution } from './resolution';
+import { glassOf } from './reveal';
+import { mayStandBetween, spanOf } from './sight';
 import { liesOn } from './surfaces';
 
 /** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
@@ -20,20 +23,23 @@ export interface SurfaceLight {
   readonly optics: Float64Array;
 }
 
-/** Looks at a window from every piece that reflects. */
+/** Looks at a window from every piece that reflects, past whatever stands in the room. */
 export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): SurfaceLight {
   const { patches } = enclosure;
+  const glass = glassOf(pane);
   const count = patches.length;
   const all = new Float64Array(count * COARSE_NET.count);
   const ground = new Float64Array(count);
   const obstruction = new Float64Array(count);
   const optics = new Float64Array(count);
   for (let piece = 0; piece < count; piece++) {
-    const { rectangle, reflectance } = patches[piece]!;
+    const { rectangle, reflectance, behind } = patches[piece]!;
     if (reflectance === 0 || liesOn(pane.opening, rectangle)) continue;
+    // The sides of another window's reveal see this one across the room at best: that is left out.
+    if (behind && behind !== pane.opening) continue;
     const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
     const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, optics: 0 };
-    addMeanLight(light, pane, rectangle, resolution);
+    addMeanLight(light, behind ? glass : pane, rectangle, behind ? [] : enclosure.solids, resolution);
     ground[piece] = light.ground;
     obstruction[piece] = light.obstruction;
     optics[piece] = light.optics;
@@ -117,19 +123,20 @@ const apartWeights = new Float64Array(65536);
 const FAR_PIECE = 2;
 
 /** Adds the mean over a piece of what it gets straight from a window, from two by two points when it is near. */
-function addMeanLight(mean: DirectLight, pane: Pane, piece: Rectangle, resolution: Resolution): void {
+function addMeanLight(
+  mean: DirectLight,
+  pane: Pane,
+  piece: Rectangle,
+  solids: readonly Occluder[],
+  resolution: Resolution,
+): void {
   const away = distanceTo(pane.opening, pointOn(piece, 0.5, 0.5));
   const points = away > FAR_PIECE * Math.max(piece.sizeU, piece.sizeV) ? [0.5] : [0.2113, 0.7887];
+  const between = solids.length > 0 ? mayStandBetween(solids, spanOf(piece), spanOf(pane.opening)) : solids;
   for (const u of points) {
     for (const v of points) {
-      addDirectLight(
-        mean,
-        1 / points.length ** 2,
-        pane,
-        { point: pointOn(piece, u, v), normal: piece.normal },
-        [],
-        resolution.surface,
-      );
+      const receiver = { point: pointOn(piece, u, v), normal: piece.normal };
+      addDirectLight(mean, 1 / points.length ** 2, pane, receiver, between, resolution.surface);
     }
   }
 }

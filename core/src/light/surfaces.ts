@@ -1,15 +1,35 @@
-/** A room's six faces cut into patches, narrower toward corners and along window edges, and each patch into quarters. */
+/**
+ * The surfaces that take part in a room's exchange of light: its six faces, the sides of reveals, and the sides of boards and
+ * solid things; each cut into patches and each patch into quarters.
+ */
 import type { Room } from '../facts';
+import { firstBetween, type Occluder, type Solid } from '../room/occluder';
 import { pointOn, type Rectangle } from '../room/rectangle';
-import { dot, minus, vec, type Vec } from '../room/vector';
+import { dot, minus, plus, times, vec, type Vec } from '../room/vector';
+import { glassFace, revealSides, type Reveal } from './reveal';
 
-/** A piece of wall, floor or ceiling; its normal points into the room. */
+/** One flat surface, lit on the side its normal shows. */
+export interface Surface {
+  readonly rectangle: Rectangle;
+  readonly reflectance: number;
+  readonly lines: Lines;
+  /** The opening behind which it lies, for the sides of a reveal and the glass at its end. */
+  readonly behind: Rectangle | null;
+  /** The solid thing of which it is a side. */
+  readonly of: Occluder | null;
+}
+
+/** A piece of a surface; its normal points where its light goes. */
 export interface Patch {
   readonly rectangle: Rectangle;
   readonly centre: Vec;
   readonly area: number;
+  /** What of it is not covered by something that stands against it, m2. */
+  readonly openArea: number;
   readonly reflectance: number;
+  /** Index of its surface. */
   readonly face: number;
+  readonly behind: Rectangle | null;
 }
 
 /** A quarter of a patch: first light is kept this finely, since a spot close to a wall sees little but the wall beside it. */
@@ -26,22 +46,135 @@ export type Shape = Pick<
   'widthM' | 'depthM' | 'heightM' | 'floorReflectance' | 'wallReflectance' | 'ceilingReflectance'
 >;
 
+/** What takes part besides the room's own faces. */
+export interface Inside {
+  readonly reveals: readonly Reveal[];
+  readonly solids: readonly Solid[];
+}
+
+export const NOTHING_INSIDE: Inside = { reveals: [], solids: [] };
+
+/** Things beyond this many, the smallest first, shade spots but neither throw light back nor darken walls. */
+const MOST_SOLIDS = 40;
+
+/** The solid things that take part in the exchange. */
+export function takingPart(solids: readonly Solid[]): readonly Solid[] {
+  if (solids.length <= MOST_SOLIDS) return solids;
+  const sizeOf = (o: Solid) => (o.x1 - o.x0) * (o.y1 - o.y0) + (o.z1 - o.z0) * (o.x1 - o.x0 + o.y1 - o.y0);
+  const kept = new Set([...solids].sort((p, q) => sizeOf(q) - sizeOf(p)).slice(0, MOST_SOLIDS));
+  return solids.filter((solid) => kept.has(solid));
+}
+
+/** Darker reveals are taken for black: their opening returns nothing. */
+const DARKEST_REVEAL = 0.02;
+
+/** The six faces of a room, in this order, come first among its surfaces. */
+export const ROOM_FACES = 6;
+
+/**
+ * Every surface of a room.
+ * @param openings of its windows; @param patchesAlong each edge of a face before window edges are added
+ */
+export function surfacesOf(
+  room: Shape,
+  openings: readonly Rectangle[],
+  patchesAlong: number,
+  { reveals, solids }: Inside,
+): Surface[] {
+  const { floorReflectance, ceilingReflectance, wallReflectance } = room;
+  const faces = facesOf(room).map((rectangle, index): Surface => {
+    const reflectance = index === 0 ? floorReflectance : index === 1 ? ceilingReflectance : wallReflectance;
+    return { rectangle, reflectance, lines: gridLines(rectangle, openings, patchesAlong), behind: null, of: null };
+  });
+  const pale = reveals.filter(({ reflectance }) => reflectance > DARKEST_REVEAL);
+  const pockets = pale.flatMap((reveal): Surface[] => {
+    const within = (rectangle: Rectangle, reflectance: number): Surface => ({
+      rectangle,
+      reflectance,
+      lines: evenLines(rectangle, REVEAL_PATCH_M),
+      behind: reveal.opening,
+      of: null,
+    });
+    return [...revealSides(reveal).map((side) => within(side, reveal.reflectance)), within(glassFace(reveal), 0)];
+  });
+  const sides = solids.flatMap((solid) =>
+    sidesOf(solid, room).map((rectangle): Surface => ({
+      rectangle,
+      reflectance: solid.reflectance,
+      lines: evenLines(rectangle, SOLID_PATCH_M),
+      behind: null,
+      of: solid,
+    })),
+  );
+  return [...faces, ...pockets, ...sides];
+}
+
+/** Patches of reveals and of things in the room are about this long, and no more than so many along an edge. */
+const REVEAL_PATCH_M = 0.5;
+const SOLID_PATCH_M = 0.5;
+const MOST_ALONG = 4;
+
+function evenLines({ sizeU, sizeV }: Rectangle, stepM: number): Lines {
+  const along = (size: number) => {
+    const count = Math.max(1, Math.min(MOST_ALONG, Math.ceil(size / stepM)));
+    return Array.from({ length: count + 1 }, (_, i) => (size * i) / count);
+  };
+  return { u: along(sizeU), v: along(sizeV) };
+}
+
+/** A side this near to the room's own face is hidden by it, m. */
+const FLUSH_M = 0.002;
+
+/** The sides of a box or board that show in a room. */
+function sidesOf({ x0, y0, z0, x1, y1, z1 }: Solid, { widthM, depthM, heightM }: Shape): Rectangle[] {
+  const [x, y, z] = [vec(1, 0, 0), vec(0, 1, 0), vec(0, 0, 1)];
+  const [w, d, h] = [x1 - x0, y1 - y0, z1 - z0];
+  const side = (corner: Vec, edgeU: Vec, edgeV: Vec, sizeU: number, sizeV: number, normal: Vec): Rectangle => ({
+    corner,
+    edgeU,
+    edgeV,
+    sizeU,
+    sizeV,
+    normal,
+  });
+  const all: [Rectangle, number][] = [
+    [side(vec(x0, y0, z1), x, y, w, d, z), heightM - z1],
+    [side(vec(x0, y0, z0), x, y, w, d, times(z, -1)), z0],
+    [side(vec(x0, y0, z0), x, z, w, h, times(y, -1)), y0],
+    [side(vec(x0, y1, z0), x, z, w, h, y), depthM - y1],
+    [side(vec(x0, y0, z0), y, z, d, h, times(x, -1)), x0],
+    [side(vec(x1, y0, z0), y, z, d, h, x), widthM - x1],
+  ];
+  return all
+    .filter(([{ sizeU, sizeV }, gap]) => sizeU > 0 && sizeV > 0 && Math.abs(gap) > FLUSH_M)
+    .map(([rectangle]) => rectangle);
+}
+
 export interface Lines {
   readonly u: readonly number[];
   readonly v: readonly number[];
 }
 
-export const halved = (lines: readonly number[]) =>
+const halved = (lines: readonly number[]) =>
   lines.flatMap((line, i) => (i === 0 ? [line] : [(lines[i - 1]! + line) / 2, line]));
 
-/** The patches of one face between its lines, row by row. */
+/** The lines of a surface's quarters. */
+export const quartered = ({ u, v }: Lines): Lines => ({ u: halved(u), v: halved(v) });
+
+/**
+ * The patches of one surface between its lines, row by row. An opening is black; one with a reveal of its own surfaces is
+ * no surface at all.
+ * @param covers whatever may stand against it
+ */
 export function cellsOf(
-  face: Rectangle,
+  surface: Surface,
   index: number,
   { u, v }: Lines,
-  reflectance: number,
-  openings: readonly Rectangle[],
+  openings: readonly { readonly opening: Rectangle; readonly holds: 'glass' | 'reveal' }[],
+  covers: readonly Occluder[],
 ): Patch[] {
+  const { rectangle: face, reflectance, behind } = surface;
+  const against = covers.filter((cover) => cover !== surface.of && reaches(cover, face));
   const patches: Patch[] = [];
   for (let i = 0; i + 1 < u.length; i++) {
     for (let j = 0; j + 1 < v.length; j++) {
@@ -52,20 +185,53 @@ export function cellsOf(
         sizeV: v[j + 1]! - v[j]!,
       };
       const centre = pointOn(rectangle, 0.5, 0.5);
-      const black = openings.some((opening) => liesOn(opening, face) && holds(opening, centre));
+      const opening = openings.find((one) => liesOn(one.opening, face) && holds(one.opening, centre));
+      const area = rectangle.sizeU * rectangle.sizeV;
       patches.push({
         rectangle,
         centre,
-        area: rectangle.sizeU * rectangle.sizeV,
-        reflectance: black ? 0 : reflectance,
+        area,
+        openArea: opening?.holds === 'reveal' ? 0 : area * openShare(rectangle, against),
+        reflectance: opening ? 0 : reflectance,
         face: index,
+        behind,
       });
     }
   }
   return patches;
 }
 
-/** Finds the cell of a face that holds a point, in the order of `cellsOf`. */
+/** What stands nearer before a surface than this covers it, m; and as much may lie behind it. */
+const AGAINST_M = 0.012;
+const BEHIND_M = 0.003;
+
+/** Whether a thing comes as near to a surface as to cover a part of it. */
+function reaches(o: Occluder, { corner, normal }: Rectangle): boolean {
+  const from = (x: number, y: number, z: number) =>
+    (x - corner.x) * normal.x + (y - corner.y) * normal.y + (z - corner.z) * normal.z;
+  const near = Math.min(from(o.x0, o.y0, o.z0), from(o.x1, o.y1, o.z1));
+  const far = Math.max(from(o.x0, o.y0, o.z0), from(o.x1, o.y1, o.z1));
+  return near < AGAINST_M && far > -BEHIND_M;
+}
+
+/** Points along each edge by which a covered share is told. */
+const COVER_POINTS = [1 / 6, 3 / 6, 5 / 6];
+
+function openShare(rectangle: Rectangle, against: readonly Occluder[]): number {
+  if (against.length === 0) return 1;
+  let open = 0;
+  for (const u of COVER_POINTS)
+    for (const v of COVER_POINTS) if (!isCovered(pointOn(rectangle, u, v), rectangle.normal, against)) open++;
+  return open / COVER_POINTS.length ** 2;
+}
+
+function isCovered(at: Vec, normal: Vec, against: readonly Occluder[]): boolean {
+  const back = plus(at, times(normal, -BEHIND_M));
+  const front = plus(at, times(normal, AGAINST_M));
+  return firstBetween(against, back.x, back.y, back.z, front.x, front.y, front.z) >= 0;
+}
+
+/** Finds the cell of a surface that holds a point, in the order of `cellsOf`. */
 export function finderOf(faces: readonly Rectangle[], lines: readonly Lines[]): (face: number, point: Vec) => number {
   const firstOf: number[] = [];
   let count = 0;
@@ -83,7 +249,11 @@ export function finderOf(faces: readonly Rectangle[], lines: readonly Lines[]): 
 }
 
 /** Floor, ceiling, walls A, B, C, D, each with its normal into the room. */
-export function facesOf({ widthM: w, depthM: d, heightM: h }: Shape): Rectangle[] {
+export function facesOf({
+  widthM: w,
+  depthM: d,
+  heightM: h,
+}: Pick<Shape, 'widthM' | 'depthM' | 'heightM'>): Rectangle[] {
   const x = vec(1, 0, 0);
   const y = vec(0, 1, 0);
   const z = vec(0, 0, 1);
@@ -137,6 +307,23 @@ export function hitFace(
 
 /** A face no farther than this is the one the ray starts from. */
 const ON_FACE_M = 1e-9;
+
+/** Where a ray meets a rectangle from the side its normal shows, as the distance; Infinity where it does not. */
+export function alongRay({ corner, edgeU, edgeV, sizeU, sizeV, normal }: Rectangle, from: Vec, way: Vec): number {
+  const toward = way.x * normal.x + way.y * normal.y + way.z * normal.z;
+  if (toward >= 0) return Infinity;
+  const ox = corner.x - from.x;
+  const oy = corner.y - from.y;
+  const oz = corner.z - from.z;
+  const distance = (ox * normal.x + oy * normal.y + oz * normal.z) / toward;
+  if (distance <= ON_FACE_M) return Infinity;
+  const hx = way.x * distance - ox;
+  const hy = way.y * distance - oy;
+  const hz = way.z * distance - oz;
+  const u = hx * edgeU.x + hy * edgeU.y + hz * edgeU.z;
+  const v = hx * edgeV.x + hy * edgeV.y + hz * edgeV.z;
+  return u >= 0 && u <= sizeU && v >= 0 && v <= sizeV ? distance : Infinity;
+}
 
 /** Whether an opening is a part of a face or of its patch's plane: none of its light falls there straight. */
 export function liesOn(opening: Rectangle, face: Rectangle): boolean {

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import type { Obstruction, Room, Window } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
-import { UP, solidBox, vec, type Occluder, type Vec } from '../room';
+import { UP, solidBox, vec, type Occluder, type Solid, type Vec } from '../room';
 import { OVERCAST_SKY, climateWeather, clearSky, skyYear, type SkyYear } from '../sky';
 import {
   daylightYear,
@@ -38,7 +38,7 @@ interface Scene {
   readonly scatter?: number;
   readonly outside?: readonly Obstruction[];
   readonly snow?: readonly number[];
-  readonly solids?: readonly Occluder[];
+  readonly solids?: readonly Solid[];
   readonly neighbours?: readonly Occluder[];
   readonly sky?: SkyYear;
 }

@@ -1,20 +1,24 @@
 /** What stands in the light inside a room: its boards and blocks, and at each spot the crowns of its neighbours. */
 import type { Foliage, HomeFacts, Plant } from '../facts';
-import { solidBox, type Occluder } from './occluder';
+import { solidBox, type Occluder, type Solid } from './occluder';
 import { LEAF_HEIGHT_M } from './geometry';
 
 /** The solid boards of a room's stands and its blocks. */
-export function solidsOf(facts: HomeFacts, roomId: string): Occluder[] {
+export function solidsOf(facts: HomeFacts, roomId: string): Solid[] {
   const boards = facts.stands
     .filter((stand) => stand.roomId === roomId)
     .flatMap((stand) =>
       facts.tiers
         .filter((tier) => tier.standId === stand.id && tier.board === 'solid' && tier.heightM > 0.02)
-        .map((tier) => solidBox(stand.xM, stand.yM, tier.heightM, stand.widthM, stand.depthM, 0)),
+        .map((tier) =>
+          solidBox(stand.xM, stand.yM, tier.heightM, stand.widthM, stand.depthM, 0, stand.reflectance),
+        ),
     );
   const blocks = facts.blocks
     .filter((block) => block.roomId === roomId)
-    .map((block) => solidBox(block.xM, block.yM, block.zM, block.widthM, block.depthM, block.heightM));
+    .map((block) =>
+      solidBox(block.xM, block.yM, block.zM, block.widthM, block.depthM, block.heightM, block.reflectance),
+    );
   return [...boards, ...blocks];
 }
 

@@ -12,6 +12,11 @@ export interface Occluder {
   readonly extinction: number;
 }
 
+/** Something that lets no light through and throws a share of it back. */
+export interface Solid extends Occluder {
+  readonly reflectance: number;
+}
+
 /** Nearer to the ends of a way than this share of it, touching does not count: a leaf lies on its board. */
 const END_SHARE = 1e-7;
 
@@ -90,8 +95,16 @@ export function firstBetween(
 }
 
 /** A solid box from its corner and sizes; a board has no height. */
-export function solidBox(x: number, y: number, z: number, sizeX: number, sizeY: number, sizeZ: number): Occluder {
-  return { x0: x, y0: y, z0: z, x1: x + sizeX, y1: y + sizeY, z1: z + sizeZ, extinction: Infinity };
+export function solidBox(
+  x: number,
+  y: number,
+  z: number,
+  sizeX: number,
+  sizeY: number,
+  sizeZ: number,
+  reflectance = 0,
+): Solid {
+  return { x0: x, y0: y, z0: z, x1: x + sizeX, y1: y + sizeY, z1: z + sizeZ, extinction: Infinity, reflectance };
 }
 
 /** The same thing seen from a frame whose origin lies at (x, y, z) of the other. */
