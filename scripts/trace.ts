@@ -5,7 +5,8 @@
 import { compared, type Compared } from '../core/tracer/compare';
 import { drawnHome } from '../core/tracer/random-homes';
 
-const [homes = '140', first = '1', paths = '6000'] = process.argv.slice(2);
+const [homes = '140', first = '1', most = '40000'] = process.argv.slice(2);
+const PATIENCE = { share: 0.006, most: Number(most) };
 
 /** Less than this is told by the difference alone, W m-2 or umol m-2 s-1. */
 const FAINT = 0.3;
@@ -39,7 +40,7 @@ const line = (name: string, rows: readonly Compared[]) => {
 };
 
 const rows: Compared[] = [];
-for (let i = 0; i < Number(homes); i++) rows.push(...compared(drawnHome(Number(first) + i), Number(paths)));
+for (let i = 0; i < Number(homes); i++) rows.push(...compared(drawnHome(Number(first) + i), PATIENCE));
 
 for (const what of ['daylight', 'lamps'] as const) {
   const some = rows.filter((row) => row.what === what);

@@ -5,7 +5,7 @@ import { OVERCAST_SKY, clearSky } from '../src/sky';
 import { PPFD_PER_WATT } from '../src/units';
 import { tracerOptics, type Drawn } from './random-homes';
 import { crownsAbove, sceneOfFacts } from './scene-of-facts';
-import { sunOn, trace, type TracerScene } from './tracer';
+import { sunOn, trace, type Patience, type TracerScene } from './tracer';
 import { add, randomFrom, type Random, type V } from './vectors';
 
 const knowledge: Knowledge = {
@@ -45,9 +45,9 @@ const SIDEWAYS: readonly V[] = [
 
 /**
  * Every spot of a drawn home.
- * @param paths that the tracer follows from each
+ * @param patience of the tracer at each of them
  */
-export function compared(drawn: Drawn, paths: number): Compared[] {
+export function compared(drawn: Drawn, patience: Patience): Compared[] {
   const { facts, outdoors } = drawn;
   const engine = new HomeEngine(knowledge, {
     weatherHours: () => [],
@@ -65,7 +65,7 @@ export function compared(drawn: Drawn, paths: number): Compared[] {
     const at = { seed: drawn.seed, spotId: placed.spot.id, kinds: drawn.kinds };
     const watts = 1 / PPFD_PER_WATT;
     const daylight = light.sun + light.sky + light.ground + light.obstruction + light.reflected;
-    const day = daylit({ ...bare, hazes, lights: [] }, [x, y, z], paths, random);
+    const day = daylit({ ...bare, hazes, lights: [] }, [x, y, z], patience, random);
     const rows: Compared[] = [
       {
         ...at,
@@ -77,7 +77,7 @@ export function compared(drawn: Drawn, paths: number): Compared[] {
       },
     ];
     if (facts.lamps.length === 0) return rows;
-    const lit = trace({ ...bare, hazes, openings: [], sun: null }, [x, y, z], UP, paths, random);
+    const lit = trace({ ...bare, hazes, openings: [], sun: null }, [x, y, z], UP, patience, random);
     return [
       ...rows,
       {
@@ -116,8 +116,8 @@ function byEngine(engine: HomeEngine, scene: Scene, { facts, outdoors }: Drawn, 
   return { light, reflectedLamps };
 }
 
-function daylit(scene: TracerScene, leaf: V, paths: number, random: Random) {
-  const { sun, straight, reflected, error } = trace(scene, leaf, UP, paths, random);
+function daylit(scene: TracerScene, leaf: V, patience: Patience, random: Random) {
+  const { sun, straight, reflected, error } = trace(scene, leaf, UP, patience, random);
   return {
     traced: sun + straight + reflected,
     error,

@@ -1,8 +1,8 @@
 /** Draws homes at random from what the facts allow, with spots and an instant: what the engine is held against the tracer on. */
-import type { HomeFacts, Lamp, Obstruction, Plant, Room, Side, Spot, Stand, Tier, Window } from '../src/facts';
+import type { Block, HomeFacts, Lamp, Obstruction, Plant, Room, Side, Spot, Stand, Tier, Window } from '../src/facts';
 import { ALL_MONTHS } from '../src/units';
-import type { Optics, Outdoors } from './scene-of-facts';
-import { randomFrom } from './vectors';
+import { openingFrame, type Optics, type Outdoors } from './scene-of-facts';
+import { dot, randomFrom, sub, type V } from './vectors';
 
 export interface Drawn {
   readonly seed: number;
@@ -331,6 +331,44 @@ function outdoorsOf(draw: Draw): Outdoors {
   };
 }
 
+/** Whether a place lies inside a solid thing, or nearer than a centimetre to it. */
+const isInside = (blocks: readonly Block[], [x, y, z]: V, marginM = 0.01): boolean =>
+  blocks.some(
+    ({ xM, yM, zM, widthM, depthM, heightM }) =>
+      x > xM - marginM &&
+      x < xM + widthM + marginM &&
+      y > yM - marginM &&
+      y < yM + depthM + marginM &&
+      z > zM - marginM &&
+      z < zM + heightM + marginM,
+  );
+
+/** Leaves are stated this far above the board, m. */
+const LEAF_M = 0.12;
+
+/** What is left when spots inside cupboards and on the outer side of a roof's glass are taken out. */
+function freeOf(furnished: Furnished, windows: readonly Window[], blocks: readonly Block[], room: Room): Furnished {
+  const roofs = windows.filter(({ slopeDeg }) => slopeDeg < 90).map((window) => openingFrame(room, window));
+  const spots = furnished.spots.filter(({ tierId, alongM, acrossM }) => {
+    const tier = furnished.tiers.find(({ id }) => id === tierId)!;
+    const stand = furnished.stands.find(({ id }) => id === tier.standId)!;
+    const leaf: V = [stand.xM + alongM, stand.yM + acrossM, tier.heightM + LEAF_M];
+    return !isInside(blocks, leaf) && roofs.every(({ corner, out }) => dot(sub(leaf, corner), out) < -0.05);
+  });
+  return { ...furnished, spots };
+}
+
+/** Whether a lamp hangs within the room and clear of cupboards. */
+function hangsFree(lamp: Lamp, { stands, tiers }: Furnished, blocks: readonly Block[], room: Room): boolean {
+  const tier = tiers.find(({ id }) => id === lamp.tierId)!;
+  const stand = stands.find(({ id }) => id === tier.standId)!;
+  const centre: V = [stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM];
+  const file = PHOTOMETRIES.find(({ id }) => id === lamp.photometryId);
+  const reach = Math.hypot(file?.lengthM ?? lamp.lengthM, file?.breadthM ?? lamp.breadthM) / 2 + 0.01;
+  const fits = (at: number, size: number) => at > reach && at < size - reach;
+  return fits(centre[0], room.widthM) && fits(centre[1], room.depthM) && !isInside(blocks, centre, reach);
+}
+
 /** One home with a room, what stands in it and before it, and an instant. */
 export function drawnHome(seed: number): Drawn {
   const draw = new Draw(seed);
@@ -354,18 +392,21 @@ export function drawnHome(seed: number): Drawn {
         };
       })
     : [];
-  const lamps = draw.chance(0.5) ? lampsOf(draw, furnished, room) : [];
+  const free = freeOf(furnished, windows, blocks, room);
+  const lamps = draw.chance(0.5)
+    ? lampsOf(draw, furnished, room).filter((lamp) => hangsFree(lamp, furnished, blocks, room))
+    : [];
   return {
     seed,
     facts: {
       home: HOME,
       rooms: [room],
       windows,
-      ...furnished,
+      ...free,
       circuits: [{ id: 'circuit', homeId: 'home', name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_MONTHS }],
       photometries: PHOTOMETRIES,
       lamps,
-      plants: plantsOf(draw, furnished),
+      plants: plantsOf(draw, free),
       air: [],
       ownTaxa: [],
       corrections: [],

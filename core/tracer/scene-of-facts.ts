@@ -90,7 +90,8 @@ interface Frame {
   readonly out: V;
 }
 
-function openingFrame({ widthM, depthM }: Room, window: Window): Frame {
+/** A window's opening: a corner, its edges, and the way out. */
+export function openingFrame({ widthM, depthM }: Room, window: Window): Frame {
   const sides: Record<Window['side'], [V, V, V]> = {
     a: [
       [0, 0, 0],

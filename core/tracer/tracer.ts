@@ -327,11 +327,17 @@ function lightsOn(scene: TracerScene, point: V, normal: V, a: number, b: number)
 /** Looks along each edge of every window and lamp for what comes straight. */
 const STRAIGHT_LOOKS = 40;
 
-/**
- * Irradiance on a small surface.
- * @param paths how many ways back from it are followed through the room
- */
-export function trace(scene: TracerScene, point: V, normal: V, paths: number, random: Random): Traced {
+/** How long ways are followed: until the standard error is below a share of the whole, or so many were. */
+export interface Patience {
+  readonly share: number;
+  readonly most: number;
+}
+
+/** Ways are followed in batches of so many. */
+const BATCH = 1000;
+
+/** Irradiance on a small surface. */
+export function trace(scene: TracerScene, point: V, normal: V, { share, most }: Patience, random: Random): Traced {
   let straight = 0;
   for (let i = 0; i < STRAIGHT_LOOKS; i++) {
     for (let j = 0; j < STRAIGHT_LOOKS; j++) {
@@ -341,22 +347,22 @@ export function trace(scene: TracerScene, point: V, normal: V, paths: number, ra
     }
   }
   straight /= STRAIGHT_LOOKS ** 2;
-  let sum = 0;
-  let squares = 0;
-  let close = 0;
-  for (let path = 0; path < paths; path++) {
-    const { back, seen } = follow(scene, point, normal, random);
-    sum += back;
-    squares += back * back;
-    close += seen;
+  const sun = sunOn(scene, point, normal);
+  const totals = { back: 0, seen: 0, squares: 0, paths: 0 };
+  for (;;) {
+    for (let path = 0; path < BATCH; path++) {
+      const { back, seen } = follow(scene, point, normal, random);
+      totals.back += back;
+      totals.seen += seen;
+      totals.squares += (back + seen) ** 2;
+    }
+    totals.paths += BATCH;
+    const mean = (totals.back + totals.seen) / totals.paths;
+    const error = Math.sqrt(Math.max(0, totals.squares / totals.paths - mean * mean) / totals.paths);
+    if (totals.paths < most && error > share * (sun + straight + mean)) continue;
+    const close = totals.seen / totals.paths;
+    return { sun, straight: straight + close, reflected: totals.back / totals.paths, error };
   }
-  const mean = sum / paths;
-  return {
-    sun: sunOn(scene, point, normal),
-    straight: straight + close / paths,
-    reflected: mean,
-    error: Math.sqrt(Math.max(0, squares / paths - mean * mean) / paths),
-  };
 }
 
 /** One way back through the room: what comes after a bounce, and what the first ray itself sees of close windows. */
