@@ -1,73 +1,54 @@
 /**
- * `npm run trace [homes] [first seed]`: draws homes at random and holds the engine against the tracer at each of their
- * spots; prints the spread, whole and by kind of thing present, and the worst.
+ * `npm run trace [homes] [first seed] [most paths]`: draws homes at random and holds the engine against the tracer at each of
+ * their spots; prints the spread, whole and by kind of thing present, and the worst. With `KEEP=file` what was traced is kept
+ * there and read again the next time, so that the engine alone is asked anew.
  */
-import { compared, type Compared } from '../core/tracer/compare';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { byTracer, compared, type Compared, type TracedLight } from '../core/tracer/compare';
 import { drawnHome } from '../core/tracer/random-homes';
+import { offBeyondFaint, spreadOf, sunWrong } from '../core/tracer/spread';
 
-const [homes = '140', first = '1', most = '40000'] = process.argv.slice(2);
-const PATIENCE = { share: 0.006, most: Number(most) };
+const [homes = '100', first = '1', most = '25000'] = process.argv.slice(2);
+const PATIENCE = { share: 0.007, most: Number(most) };
+const keep = process.env.KEEP;
+const kept: Record<string, TracedLight[]> =
+  keep && existsSync(keep) ? (JSON.parse(readFileSync(keep, 'utf8')) as Record<string, TracedLight[]>) : {};
 
-/** Less than this is told by the difference alone, W m-2 or umol m-2 s-1. */
-const FAINT = 0.3;
-
-interface Spread {
-  readonly count: number;
-  readonly median: number;
-  readonly p95: number;
-  readonly most: number;
-}
-
-/** By how much the engine is off, in shares; what lies within 0.3 W m-2 counts as right. */
-const offBy = ({ engine, traced }: Compared) =>
-  traced === 0 ? (engine > FAINT ? 1 : 0) : Math.abs(engine / traced - 1);
-const beyondFaint = (row: Compared) => (Math.abs(row.engine - row.traced) <= FAINT ? 0 : offBy(row));
-
-function spreadOf(rows: readonly Compared[]): Spread {
-  const sorted = (of: (row: Compared) => number) => rows.map(of).sort((p, q) => p - q);
-  const at = (list: readonly number[], share: number) =>
-    list[Math.min(list.length - 1, Math.floor(share * list.length))]!;
-  const off = sorted(offBy);
-  const beyond = sorted(beyondFaint);
-  return { count: rows.length, median: at(off, 0.5), p95: at(beyond, 0.95), most: beyond[beyond.length - 1]! };
-}
-
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`.padStart(8);
-const line = (name: string, rows: readonly Compared[]) => {
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`.padStart(9);
+function tell(name: string, rows: readonly Compared[]): void {
   if (rows.length === 0) return;
-  const { count, median, p95, most } = spreadOf(rows);
-  console.log(`${name.padEnd(28)}${String(count).padStart(5)}${percent(median)}${percent(p95)}${percent(most)}`);
-};
+  const { count, median, within95, most: worst } = spreadOf(rows);
+  console.log(`${name.padEnd(30)}${String(count).padStart(5)}${percent(median)}${percent(within95)}${percent(worst)}`);
+}
+
+function tellRow({ seed, kinds, engine, traced }: Compared): void {
+  const total = `engine ${engine.total.toFixed(2)} traced ${traced.total.toFixed(2)} ± ${traced.error.toFixed(2)}`;
+  const back = `reflected ${engine.reflected.toFixed(2)} / ${traced.reflected.toFixed(2)}`;
+  const sun = `sun ${engine.sun.toFixed(1)} / ${traced.sun.toFixed(1)}`;
+  console.log(`    home ${seed} ${engine.spotId}: ${total}; ${back}; ${sun}; ${kinds.join(', ')}`);
+}
 
 const rows: Compared[] = [];
-for (let i = 0; i < Number(homes); i++) rows.push(...compared(drawnHome(Number(first) + i), PATIENCE));
-
-for (const what of ['daylight', 'lamps'] as const) {
-  const some = rows.filter((row) => row.what === what);
-  console.log(`\n${what}, ${some.length} spots`.padEnd(34) + 'median   95 %     most (beyond 0.3)');
-  line('all', some);
-  const kinds = [...new Set(some.flatMap((row) => row.kinds))].sort();
-  for (const kind of kinds) {
-    line(
-      `  with ${kind}`,
-      some.filter((row) => row.kinds.includes(kind)),
-    );
-  }
-  line(
-    '  with none of these',
-    some.filter((row) => row.kinds.length === 0),
-  );
-  const worst = [...some].sort((p, q) => beyondFaint(q) - beyondFaint(p)).slice(0, 12);
-  for (const row of worst) {
-    const parts = `engine ${row.engine.toFixed(2)} traced ${row.traced.toFixed(2)} ± ${row.error.toFixed(2)}`;
-    const back = `reflected ${row.engineReflected.toFixed(2)} / ${row.tracedReflected.toFixed(2)}`;
-    const sun = `sun ${row.engineSun.toFixed(1)} / ${row.tracedSun.toFixed(1)}`;
-    console.log(`    home ${row.seed} ${row.spotId}: ${parts}; ${back}; ${sun}; ${row.kinds.join(', ')}`);
-  }
+for (let seed = Number(first); seed < Number(first) + Number(homes); seed++) {
+  const drawn = drawnHome(seed);
+  const traced = (kept[seed] ??= byTracer(drawn, PATIENCE));
+  if (keep) writeFileSync(keep, JSON.stringify(kept));
+  rows.push(...compared(drawn, traced));
 }
-const sun = rows.filter(
-  (row) => row.what === 'daylight' && !row.atEdge && !row.kinds.includes('curtain') && !row.kinds.includes('frosted'),
-);
-const wrong = sun.filter(({ engineSun, tracedSun }) => engineSun > 0.01 !== tracedSun > 0.01);
-console.log(`\nsun lit or not: wrong at ${wrong.length} of ${sun.length} spots beyond 5 cm of an edge`);
-for (const { seed, spotId } of wrong.slice(0, 6)) console.log(`    home ${seed} ${spotId}`);
+for (const what of ['daylight', 'lamps'] as const) {
+  const some = rows.filter(({ engine }) => engine.what === what);
+  console.log(`\n${`${what}, spots`.padEnd(35)}   median   95 in 100     most (beyond 0.3)`);
+  tell('all', some);
+  for (const kind of [...new Set(some.flatMap(({ kinds }) => kinds))].sort())
+    tell(
+      `  with ${kind}`,
+      some.filter(({ kinds }) => kinds.includes(kind)),
+    );
+  [...some]
+    .sort((p, q) => offBeyondFaint(q) - offBeyondFaint(p))
+    .slice(0, 14)
+    .forEach(tellRow);
+}
+const { asked, wrong } = sunWrong(rows);
+console.log(`\nsun lit or not: wrong at ${wrong.length} of ${asked} spots beyond 5 cm of an edge`);
+wrong.slice(0, 6).forEach(tellRow);
