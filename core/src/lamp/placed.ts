@@ -1,10 +1,37 @@
 /** A lamp where it hangs: the light it gives to a leaf or a wall of its room. */
 import type { HomeFacts, Intensities, Lamp, Photometry, Side } from '../facts';
-import { clearWay, dot, plus, times, unit, vec, DOWN, UP, type Occluder, type Rectangle, type Vec } from '../room';
+import {
+  DOWN,
+  UP,
+  clearWay,
+  dot,
+  length,
+  mayStandBetween,
+  minus,
+  plus,
+  pointOn,
+  spanOf,
+  times,
+  unit,
+  vec,
+  type Occluder,
+  type Rectangle,
+  type Span,
+  type Vec,
+} from '../room';
 import { RADIANS } from '../units';
 import { lampOutput } from './output';
 import { candelaAt, fluxOf } from './photometry';
-import { beamPpfd, beamedPanelPpfd, eachPart, linePpfd, panelPpfd, type Receptor } from './ppfd';
+import {
+  beamExponent,
+  beamPpfd,
+  beamedPanelPpfd,
+  eachPart,
+  linePpfd,
+  panelPpfd,
+  type Looks,
+  type Receptor,
+} from './ppfd';
 
 /** A lamp and the middle of its lit face in its room's frame, with the way it is turned. */
 export interface PlacedLamp {
@@ -17,6 +44,8 @@ export interface PlacedLamp {
   readonly across: Vec;
   /** The lit face, where light leaves it. */
   readonly face: Rectangle;
+  /** The box around the lit face, along the room's axes. */
+  readonly span: Span;
   /** Photons at present power and age, umol/s. */
   readonly ppf: number;
   readonly photometry: MeasuredSpread | null;
@@ -46,13 +75,15 @@ export function placedLamps(
     const file = lamp.photometryId === null ? undefined : photometries.get(lamp.photometryId);
     const photometry = file ? { ...file, ...intensitiesOf(file.fileKey) } : null;
     const ways = turned(lamp);
+    const face = faceOf(sizeOf(lamp, photometry), centre, ways);
     return [
       {
         lamp,
         roomId: stand.roomId,
         centre,
         ...ways,
-        face: faceOf(lamp, centre, ways),
+        face,
+        span: spanOf(face),
         ppf: lampOutput(lamp).ppf * lamp.dimming,
         photometry,
       },
@@ -81,8 +112,16 @@ function turned({ tiltDeg, tiltToward }: Lamp): Pick<PlacedLamp, 'aim' | 'along'
   return { aim: unit(turn(DOWN)), along: turn(vec(1, 0, 0)), across: turn(vec(0, 1, 0)) };
 }
 
+/** The lit part: as the file tells, or by the form; a point has none. */
+function sizeOf({ form, lengthM, breadthM }: Lamp, photometry: MeasuredSpread | null): Size {
+  if (photometry) return photometry;
+  return form === 'point' || form === 'spot' ? { lengthM: 0, breadthM: 0 } : { lengthM, breadthM };
+}
+
+type Size = Pick<Lamp, 'lengthM' | 'breadthM'>;
+
 function faceOf(
-  { lengthM, breadthM }: Lamp,
+  { lengthM, breadthM }: Size,
   centre: Vec,
   { aim, along, across }: Pick<PlacedLamp, 'aim' | 'along' | 'across'>,
 ): Rectangle {
@@ -100,24 +139,27 @@ export function lampPpfd(placed: PlacedLamp, leaf: Vec, occluders: readonly Occl
 
 /**
  * PPFD of a placed lamp on a small surface, straight from it. Boards, blocks and crowns are looked for from the surface
- * to places spread over the lit face; what they hide of those, they take of the light.
+ * to places spread over the lit face; what they hide of those, they take of the light that comes from there.
  */
 export function lampLight(
   placed: PlacedLamp,
   receptor: Receptor,
   occluders: readonly Occluder[],
-  looks: readonly number[] = LOOKS,
+  looks: Looks = 'fine',
 ): number {
-  const bare = bareLight(placed, receptor);
+  const bare = bareLight(placed, receptor, looks);
   if (bare === 0 || occluders.length === 0) return bare;
-  return bare * shareClear(placed, receptor.point, occluders, looks);
+  const { x, y, z } = receptor.point;
+  const between = mayStandBetween(occluders, placed.span, { x0: x, y0: y, z0: z, x1: x, y1: y, z1: z });
+  return between.length === 0 ? bare : bare * shareClear(placed, receptor, between, looks);
 }
 
 function bareLight(
   { lamp, centre, aim, along, across, face, ppf, photometry }: PlacedLamp,
   receptor: Receptor,
+  looks: Looks,
 ): number {
-  if (photometry) return measuredLight({ centre, aim, along, across, ppf, photometry }, receptor);
+  if (photometry) return measuredLight({ aim, along, across, face, ppf, photometry }, receptor, looks);
   if (lamp.form === 'point' || lamp.form === 'spot')
     return beamPpfd({ ppf, source: centre, aim, beamDeg: lamp.beamDeg }, receptor);
   const lambertian = Math.abs(lamp.beamDeg - LAMBERTIAN_BEAM_DEG) < 1;
@@ -125,7 +167,7 @@ function bareLight(
     const axis = lamp.lengthM >= lamp.breadthM ? along : across;
     return linePpfd({ ppf, centre, axis, lengthM: Math.max(lamp.lengthM, lamp.breadthM), aim }, receptor);
   }
-  return lambertian ? panelPpfd(ppf, face, receptor) : beamedPanelPpfd(ppf, face, lamp.beamDeg, receptor);
+  return lambertian ? panelPpfd(ppf, face, receptor) : beamedPanelPpfd(ppf, face, lamp.beamDeg, receptor, looks);
 }
 
 /** How finely a measured lamp is cut: its file tells of narrow beams by itself, and is true from some sizes away only. */
@@ -134,29 +176,21 @@ const MEASURED_BEAM_DEG = 40;
 /** Light by a measured distribution: the lit face is cut into points the more the nearer the surface lies. */
 function measuredLight(
   {
-    centre,
     aim,
     along,
     across,
+    face,
     ppf,
     photometry,
-  }: Pick<PlacedLamp, 'centre' | 'aim' | 'along' | 'across' | 'ppf'> & { photometry: MeasuredSpread },
+  }: Pick<PlacedLamp, 'aim' | 'along' | 'across' | 'face' | 'ppf'> & { photometry: MeasuredSpread },
   receptor: Receptor,
+  looks: Looks,
 ): number {
   const flux = fluxOf(photometry);
   if (flux <= 0) return 0;
   const { x, y, z } = receptor.point;
-  const corner = plus(centre, plus(times(along, -photometry.lengthM / 2), times(across, -photometry.breadthM / 2)));
-  const lit = {
-    corner,
-    edgeU: along,
-    edgeV: across,
-    sizeU: photometry.lengthM,
-    sizeV: photometry.breadthM,
-    normal: aim,
-  };
   let sum = 0;
-  eachPart(lit, receptor.point, MEASURED_BEAM_DEG, (middle, share) => {
+  eachPart(face, receptor.point, MEASURED_BEAM_DEG, looks, (middle, share) => {
     const wayX = x - middle.x;
     const wayY = y - middle.y;
     const wayZ = z - middle.z;
@@ -176,30 +210,45 @@ function measuredLight(
   return (ppf * sum) / flux;
 }
 
-/** Places along the lit face from which the way to a surface is looked over. */
-const LOOKS: readonly number[] = [-0.4, 0, 0.4];
+/** Places looked at are no farther apart than this share of the way, nor nearer than this, m. */
+const LOOK_OF_WAY = { fine: 0.08, coarse: 0.5 } as const;
+const LOOK_M = { fine: 0.03, coarse: 0.15 } as const;
+/** A face wider than this is looked over at no fewer places across it. */
+const THIN_M = 0.02;
+const LEAST_LOOKS = { fine: 5, coarse: 2 } as const;
+const MOST_LOOKS = { fine: 20, coarse: 3 } as const;
 
-/** One look, for surfaces that only pass light on. */
-export const LOOK_ONCE: readonly number[] = [0];
-
+/** Share of a lamp's light that reaches a surface past what stands between, each place of the face by the light it gives. */
 function shareClear(
-  { lamp, centre, along, across, photometry }: PlacedLamp,
-  point: Vec,
-  occluders: readonly Occluder[],
-  looks: readonly number[],
+  { lamp, face, aim, photometry }: PlacedLamp,
+  { point, normal }: Receptor,
+  between: readonly Occluder[],
+  looks: Looks,
 ): number {
-  const lengthM = photometry ? photometry.lengthM : lamp.form === 'point' || lamp.form === 'spot' ? 0 : lamp.lengthM;
-  const breadthM = photometry ? photometry.breadthM : lamp.form === 'panel' ? lamp.breadthM : 0;
-  const lengthwise = lengthM > 0.05 ? looks : LOOK_ONCE;
-  const breadthwise = breadthM > 0.05 ? looks : LOOK_ONCE;
-  let sum = 0;
-  for (const a of lengthwise) {
-    for (const b of breadthwise) {
-      const at = plus(centre, plus(times(along, a * lengthM), times(across, b * breadthM)));
-      sum += clearWay(occluders, point.x, point.y, point.z, at.x, at.y, at.z);
+  const away = length(minus(pointOn(face, 0.5, 0.5), point));
+  const step = Math.max(LOOK_M[looks], LOOK_OF_WAY[looks] * away);
+  const least = (size: number) => (size > THIN_M ? LEAST_LOOKS[looks] : 1);
+  const count = (size: number) => Math.max(least(size), Math.min(MOST_LOOKS[looks], Math.ceil(size / step)));
+  const along = count(face.sizeU);
+  const across = count(face.sizeV);
+  // A file tells of its own beam; here it is enough to know that its light falls off to the side.
+  const power = photometry ? 1 : beamExponent(lamp.beamDeg);
+  let clear = 0;
+  let all = 0;
+  for (let i = 0; i < along; i++) {
+    for (let j = 0; j < across; j++) {
+      const at = pointOn(face, (i + 0.5) / along, (j + 0.5) / across);
+      const way = minus(point, at);
+      const square = dot(way, way);
+      const distance = Math.sqrt(square);
+      const weight =
+        (Math.max(0, dot(way, aim) / distance) ** power * Math.max(0, -dot(way, normal) / distance)) / square;
+      if (weight === 0) continue;
+      all += weight;
+      clear += weight * clearWay(between, point.x, point.y, point.z, at.x, at.y, at.z);
     }
   }
-  return sum / (lengthwise.length * breadthwise.length);
+  return all > 0 ? clear / all : 0;
 }
 
 /** Hours a day a circuit burns in a month (1..12). */

@@ -100,10 +100,13 @@ function distanceToLine(line: LineSource, point: Vec): number {
   return length(minus(way, times(line.axis, along)));
 }
 
+/** How finely a lit face is looked at: from leaves, or from surfaces, which only pass light on. */
+export type Looks = 'fine' | 'coarse';
+
 /** A part of a lit face is no wider than this share of its way to the leaf. */
-const PART_OF_WAY = 1 / 4;
+const PART_OF_WAY = { fine: 1 / 4, coarse: 0.4 } as const;
 /** And where the beam is narrow, no wider than this share of the beam's half width there. */
-const PART_OF_BEAM = 1 / 4;
+const PART_OF_BEAM = { fine: 1 / 4, coarse: 0.4 } as const;
 /** A way is taken for no shorter than this, m: leaves that stand into a lamp. */
 const NEAREST_M = 0.01;
 
@@ -116,10 +119,11 @@ export function eachPart(
   face: Rectangle,
   point: Vec,
   beamDeg: number,
+  looks: Looks,
   visit: (middle: Vec, share: number) => void,
 ): void {
   const halfWidth = Math.tan((Math.min(beamDeg, 90) / 2) * (Math.PI / 180));
-  const finest = Math.min(PART_OF_WAY, PART_OF_BEAM * halfWidth);
+  const finest = Math.min(PART_OF_WAY[looks], PART_OF_BEAM[looks] * halfWidth);
   const halve = (u: number, v: number, du: number, dv: number) => {
     const middle = pointOn(face, u + du / 2, v + dv / 2);
     const most = finest * Math.max(NEAREST_M, length(minus(point, middle)));
@@ -142,10 +146,16 @@ export function eachPart(
  * PPFD from a panel or bar whose light is narrower or wider than Lambertian, as cos^m points, the finer the nearer the leaf:
  * within 3 % from 5 cm on.
  */
-export function beamedPanelPpfd(ppf: number, panel: Rectangle, beamDeg: number, receptor: Receptor): number {
+export function beamedPanelPpfd(
+  ppf: number,
+  panel: Rectangle,
+  beamDeg: number,
+  receptor: Receptor,
+  looks: Looks = 'fine',
+): number {
   const aim = unit(panel.normal);
   let sum = 0;
-  eachPart(panel, receptor.point, beamDeg, (source, share) => {
+  eachPart(panel, receptor.point, beamDeg, looks, (source, share) => {
     sum += share * beamPpfd({ ppf, source, aim, beamDeg }, receptor);
   });
   return sum;

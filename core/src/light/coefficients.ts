@@ -65,8 +65,10 @@ export function addDirectLight(
   const near = distanceTo(opening, point);
   // The rim of a ring of obstructions, or of houses by bearing, runs in a curve over the pane: smaller cells follow it.
   const curved = pane.outside.kind === 'ring' || pane.horizon.length > 0;
-  const fine = curved ? { ...fineness, least: fineness.least * 4 } : fineness;
   const between = occluders.filter((occluder) => mayHide(occluder, opening, point));
+  // And the edges of what stands between run across it.
+  const finer = curved ? FINER_BY_CURVES : between.length > 0 ? FINER_BY_EDGES : 1;
+  const fine = finer > 1 ? { ...fineness, least: fineness.least * finer } : fineness;
   const away = aheadOfPoint(opening, point);
   const clear = clearPart(pane, point, away);
   const hasReveal = pane.revealM > 0;
@@ -107,6 +109,9 @@ export function addDirectLight(
     }
   }
 }
+
+const FINER_BY_CURVES = 4;
+const FINER_BY_EDGES = 2;
 
 /** How far a point lies from an opening's plane, on its room's side, m. */
 function aheadOfPoint({ corner, normal }: Rectangle, point: Vec): number {

@@ -1,13 +1,46 @@
-/** Light of lamps that walls, ceiling and floor of a room or a cabinet throw back. */
-import { LOOK_ONCE, lampLight, type PlacedLamp } from '../lamp/placed';
+/** Light of lamps that walls, ceiling, floor and whatever stands in a room or a cabinet throw back. */
+import { lampLight, type PlacedLamp } from '../lamp';
 import type { Occluder } from '../room/occluder';
+import { distanceToRectangle, pointOn } from '../room/rectangle';
+import { mayStandBetween, spanOf } from '../room/span';
 import type { Enclosure } from './enclosure';
+import { passesOpening } from './reveal';
+import type { Piece } from './surfaces';
 
-/** What a lamp gives to each piece of a room's surfaces, straight, umol m-2 s-1. */
+/**
+ * What a lamp gives to each piece of a room's surfaces, straight, as its mean over the piece, umol m-2 s-1. All pieces
+ * together get what leaves the lamp, less what goes out of windows, within 1 %.
+ */
 export function lampOnSurfaces(lamp: PlacedLamp, { patches }: Enclosure, solids: readonly Occluder[]): Float64Array {
-  return Float64Array.from(patches, ({ centre, rectangle, reflectance }) =>
-    reflectance === 0 ? 0 : lampLight(lamp, { point: centre, normal: rectangle.normal }, solids, LOOK_ONCE),
+  return Float64Array.from(patches, (piece) =>
+    piece.reflectance === 0 || piece.openArea === 0 ? 0 : meanOn(piece, lamp, solids),
   );
+}
+
+/** A near piece is looked at in parts no wider than this share of the way to the lamp. */
+const PART_OF_WAY = 0.4;
+const MOST_PARTS = 14;
+/** Parts each way where something may throw its shadow over the piece. */
+const LEAST_IN_SHADE = 3;
+
+function meanOn({ rectangle, centre, behind }: Piece, lamp: PlacedLamp, solids: readonly Occluder[]): number {
+  const { normal, sizeU, sizeV } = rectangle;
+  const half = Math.hypot(sizeU, sizeV) / 2;
+  const away = Math.max(0.01, distanceToRectangle(lamp.face, centre) - half);
+  const between = mayStandBetween(solids, spanOf(rectangle), lamp.span);
+  const least = between.length > 0 ? LEAST_IN_SHADE : 1;
+  const parts = (size: number) => Math.max(least, Math.min(MOST_PARTS, Math.ceil(size / (PART_OF_WAY * away))));
+  const [along, up] = [parts(sizeU), parts(sizeV)];
+  const { x, y, z } = lamp.centre;
+  let sum = 0;
+  for (let i = 0; i < along; i++) {
+    for (let j = 0; j < up; j++) {
+      const point = pointOn(rectangle, (i + 0.5) / along, (j + 0.5) / up);
+      if (behind && !passesOpening(behind, x, y, z, point.x, point.y, point.z)) continue;
+      sum += lampLight(lamp, { point, normal }, between, 'coarse');
+    }
+  }
+  return sum / (along * up);
 }
 
 /** PPFD that reaches a receiver after one bounce or more, umol m-2 s-1, by what each piece counts for it. */

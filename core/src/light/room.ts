@@ -211,7 +211,7 @@ function straightFromPatches(
 }
 
 /** Cells along each edge of a window when one instant's beam is carried on by bounces. */
-const EXACT_CELLS = 10;
+const EXACT_CELLS = 24;
 
 /** What comes straight from the sun's patch by its exact outline on each face, what bounces on by cells. */
 function exactSun(

@@ -7,7 +7,7 @@ import type { Occluder } from '../room/occluder';
 import type { Pane } from './pane';
 import type { Resolution } from './resolution';
 import { glassOf } from './reveal';
-import { mayStandBetween, spanOf } from './sight';
+import { mayStandBetween, spanOf } from '../room/span';
 import { liesOn } from './surfaces';
 
 /** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */

@@ -10,9 +10,7 @@ export function solidsOf(facts: HomeFacts, roomId: string): Solid[] {
     .flatMap((stand) =>
       facts.tiers
         .filter((tier) => tier.standId === stand.id && tier.board === 'solid' && tier.heightM > 0.02)
-        .map((tier) =>
-          solidBox(stand.xM, stand.yM, tier.heightM, stand.widthM, stand.depthM, 0, stand.reflectance),
-        ),
+        .map((tier) => solidBox(stand.xM, stand.yM, tier.heightM, stand.widthM, stand.depthM, 0, stand.reflectance)),
     );
   const blocks = facts.blocks
     .filter((block) => block.roomId === roomId)

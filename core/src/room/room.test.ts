@@ -189,7 +189,20 @@ describe('things in the light', () => {
   it('are the solid boards of a room’s stands and its blocks', () => {
     const withBlock = {
       ...smallHome,
-      blocks: [{ id: 'k', roomId: 'r', name: 'Cupboard', xM: 3, yM: 1, zM: 0, widthM: 0.6, depthM: 1, heightM: 2, reflectance: 0.4 }],
+      blocks: [
+        {
+          id: 'k',
+          roomId: 'r',
+          name: 'Cupboard',
+          xM: 3,
+          yM: 1,
+          zM: 0,
+          widthM: 0.6,
+          depthM: 1,
+          heightM: 2,
+          reflectance: 0.4,
+        },
+      ],
     };
     expect(solidsOf(withBlock, 'r').map((solid) => solid.z1)).toEqual([0.8, 0.6, 1.2, 2]);
     expect(solidsOf(smallHome, 'box')).toEqual([]);
