@@ -155,4 +155,6 @@ export const curtainSchema = z.strictObject({
   name: z.string(),
   transmittance: z.number().min(0).max(1),
   scatter: z.number().min(0).max(1),
+  /** A film on the pane; all else hangs on the room's side of the reveal. */
+  onPane: z.boolean().optional(),
 });

@@ -234,7 +234,7 @@ export class LitHome {
       const importance = lit.enclosure.importance(receiver, occluders);
       const windows = spotWindows(lit, receiver, place.neighbours, importance);
       const years = windows.map((window, i) => {
-        const outside = this.panes.recall(`${bareKey}|${sky.key}|${i}`, () => paneYear(window, sky.sky));
+        const outside = this.panes.recall(`${bareKey}|${sky.key}|${i}|${window.place}`, () => paneYear(window, sky.sky));
         return windowYear(window, place.leaf, occluders, sky.sky, outside);
       });
       return { key, years, importance: Float32Array.from(importance.whole) };

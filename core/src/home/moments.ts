@@ -1,5 +1,5 @@
 /** The light of one instant at a spot, source by source. */
-import { instantLight, transmittanceAt, type Transmittance, type SunPatch } from '../light';
+import { instantLight, transmittanceAt, type SpotWindow, type SunPatch, type Transmittance } from '../light';
 import { UP } from '../room';
 import { momentAt, type Moment, type SkyKind } from '../sky';
 import { PPFD_PER_WATT, type CivilDate } from '../units';
@@ -59,7 +59,7 @@ export function momentLight(question: SpotMoment): MomentLight {
     const seen = lit.windowsAt(scene, place);
     const receiver = { point: seen.place.leaf, normal: UP };
     for (const window of seen.windows) {
-      const transmittance = transmittanceNow(question, seen.place, window.pane.windowId);
+      const transmittance = transmittanceNow(question, seen.place, window);
       const { direct, reflected } = instantLight(
         window,
         receiver,
@@ -99,10 +99,13 @@ const isOn = (
 function transmittanceNow(
   { knowledge, moment, minute, curtains }: SpotMoment,
   place: LeafPlace,
-  windowId: string,
+  seen: SpotWindow,
 ): Transmittance {
-  const window = place.room.windows.find((candidate) => candidate.id === windowId)!;
-  const schedules = curtainSchedulesOf(window, knowledge);
+  const window = place.room.windows.find((candidate) => candidate.id === seen.pane.windowId)!;
+  // What hangs in the room is behind a leaf that stands in the reveal.
+  const schedules = curtainSchedulesOf(window, knowledge).filter(
+    ({ optics }) => seen.place === 'in-room' || optics.onPane,
+  );
   if (curtains === 'as-scheduled') return transmittanceAt(schedules, moment.month, minute);
   const always = { months: [moment.month], fromMinute: 0, toMinute: 1440 };
   const glass = knowledge.glazing(window.glazingId)?.scatter ? schedules.slice(0, 1) : [];

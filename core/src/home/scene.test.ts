@@ -93,7 +93,7 @@ describe('what hangs at a window', () => {
     };
     expect(curtainSchedulesOf(window, frosted)).toEqual([
       {
-        optics: { transmittance: 1, scatter: 0.8 },
+        optics: { transmittance: 1, scatter: 0.8, onPane: true },
         months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
         fromMinute: 0,
         toMinute: 1440,

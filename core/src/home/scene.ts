@@ -46,7 +46,7 @@ export function curtainSchedulesOf(window: Window, knowledge: Knowledge): Curtai
   const schedules: CurtainSchedule[] = [];
   const scatter = knowledge.glazing(window.glazingId)?.scatter ?? 0;
   if (scatter > 0)
-    schedules.push({ optics: { transmittance: 1, scatter }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
+    schedules.push({ optics: { transmittance: 1, scatter, onPane: true }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
   for (const { curtainId, ...shut } of window.curtains) {
     const optics = knowledge.curtain(curtainId);
     if (optics) schedules.push({ optics, ...shut });

@@ -141,17 +141,21 @@ export function lampPpfd(placed: PlacedLamp, leaf: Vec, occluders: readonly Occl
  * PPFD of a placed lamp on a small surface, straight from it. Boards, blocks and crowns are looked for from the surface
  * to places spread over the lit face; what they hide of those, they take of the light that comes from there.
  */
-export function lampLight(
-  placed: PlacedLamp,
-  receptor: Receptor,
-  occluders: readonly Occluder[],
-  looks: Looks = 'fine',
-): number {
-  const bare = bareLight(placed, receptor, looks);
-  if (bare === 0 || occluders.length === 0) return bare;
+export function lampLight(placed: PlacedLamp, receptor: Receptor, occluders: readonly Occluder[]): number {
   const { x, y, z } = receptor.point;
   const between = mayStandBetween(occluders, placed.span, { x0: x, y0: y, z0: z, x1: x, y1: y, z1: z });
-  return between.length === 0 ? bare : bare * shareClear(placed, receptor, between, looks);
+  return lampLightPast(placed, receptor, between, 'fine');
+}
+
+/** As `lampLight`, where it is known what may stand between. */
+export function lampLightPast(
+  placed: PlacedLamp,
+  receptor: Receptor,
+  between: readonly Occluder[],
+  looks: Looks,
+): number {
+  const bare = bareLight(placed, receptor, looks);
+  return bare === 0 || between.length === 0 ? bare : bare * shareClear(placed, receptor, between, looks);
 }
 
 function bareLight(

@@ -31,8 +31,10 @@ export interface Fineness {
 
 /** What a surface gets straight through a window. */
 export interface DirectLight extends Coefficients {
-  /** Irradiance for an exitance of 1 from a curtain that fills the window: its configuration factor, less what boards hide. */
+  /** Irradiance for an exitance of 1 from a curtain that fills the opening: its configuration factor, less what boards hide. */
   optics: number;
+  /** The same for a pane that shines evenly, at the end of its reveal. */
+  veil: number;
 }
 
 /**
@@ -45,7 +47,7 @@ export function directLight(
   occluders: readonly Occluder[],
   fineness: Fineness,
 ): DirectLight {
-  const result: DirectLight = { ...emptyCoefficients(), optics: 0 };
+  const result: DirectLight = { ...emptyCoefficients(), optics: 0, veil: 0 };
   addDirectLight(result, 1, pane, receiver, occluders, fineness);
   return result;
 }
@@ -96,6 +98,7 @@ export function addDirectLight(
         view *= clearWay(between, point.x, point.y, point.z, point.x + dx, point.y + dy, point.z + dz);
         if (view === 0) continue;
       }
+      result.veil += view / Math.PI;
       if (!hasReveal) result.optics += view / Math.PI;
       addBeyond(
         result,

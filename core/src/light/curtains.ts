@@ -7,18 +7,36 @@ export interface CurtainOptics {
   readonly transmittance: number;
   /** Share of what passes that is scattered; the rest goes straight on. */
   readonly scatter: number;
+  /** A film on the pane, or the pane itself: at the far end of the reveal. All else hangs on the room's side of it. */
+  readonly onPane?: boolean | undefined;
 }
 
 /** How much of a window's light goes straight on and how much is spread evenly, all its curtains taken together. */
 export interface Transmittance {
   readonly straight: number;
+  /** Spread by what hangs in the room, of what came straight through the pane. */
   readonly spread: number;
+  /** Spread by the pane or a film on it, and then straight on. */
+  readonly veiled: number;
+  /** Spread by the pane, and again by what hangs in the room. */
+  readonly twice: number;
 }
 
-export const UNCURTAINED: Transmittance = { straight: 1, spread: 0 };
+export const UNCURTAINED: Transmittance = { straight: 1, spread: 0, veiled: 0, twice: 0 };
 
 /** Veils one behind the other: what one has spread stays spread. */
 export function transmittanceOf(optics: readonly CurtainOptics[]): Transmittance {
+  const pane = inARow(optics.filter(({ onPane }) => onPane));
+  const room = inARow(optics.filter(({ onPane }) => !onPane));
+  return {
+    straight: pane.straight * room.straight,
+    spread: pane.straight * room.spread,
+    veiled: pane.spread * room.straight,
+    twice: pane.spread * room.spread,
+  };
+}
+
+function inARow(optics: readonly CurtainOptics[]): { straight: number; spread: number } {
   let straight = 1;
   let whole = 1;
   for (const { transmittance, scatter } of optics) {
@@ -41,12 +59,16 @@ export interface TransmittanceYear {
   /** Means over the hour. */
   readonly straight: Float64Array;
   readonly spread: Float64Array;
+  readonly veiled: Float64Array;
+  readonly twice: Float64Array;
   /** The most that goes straight on at any time of the hour. */
   readonly straightMost: Float64Array;
   /** Share of the hour in which a leaf still has the sun's disc: half of the beam or more goes straight on. */
   readonly sunShare: Float64Array;
   /** What it follows from, to the minute. */
   readonly schedules: readonly CurtainSchedule[];
+  /** The same without what hangs in the room: for leaves that stand in the reveal, between it and the pane. */
+  readonly ofPane: TransmittanceYear;
 }
 
 /** Less of the beam than this counts as shade. */
@@ -59,10 +81,15 @@ export function transmittanceAt(schedules: readonly CurtainSchedule[], month: nu
 
 /** Works out a window's transmittance for every hour of every month, to the minute. */
 export function transmittanceYear(schedules: readonly CurtainSchedule[]): TransmittanceYear {
-  const straight = new Float64Array(HOUR_BINS);
-  const spread = new Float64Array(HOUR_BINS);
-  const straightMost = new Float64Array(HOUR_BINS);
-  const sunShare = new Float64Array(HOUR_BINS);
+  const year = {
+    straight: new Float64Array(HOUR_BINS),
+    spread: new Float64Array(HOUR_BINS),
+    veiled: new Float64Array(HOUR_BINS),
+    twice: new Float64Array(HOUR_BINS),
+    straightMost: new Float64Array(HOUR_BINS),
+    sunShare: new Float64Array(HOUR_BINS),
+    schedules,
+  };
   const edges = schedules.flatMap((p) => [p.fromMinute, p.toMinute]);
   for (let month0 = 0; month0 < 12; month0++) {
     for (let hour = 0; hour < 24; hour++) {
@@ -72,14 +99,18 @@ export function transmittanceYear(schedules: readonly CurtainSchedule[]): Transm
       for (let i = 0; i + 1 < cuts.length; i++) {
         const share = (cuts[i + 1]! - cuts[i]!) / 60;
         const now = transmittanceAt(schedules, month0 + 1, cuts[i]!);
-        straight[bin]! += share * now.straight;
-        spread[bin]! += share * now.spread;
-        straightMost[bin] = Math.max(straightMost[bin]!, now.straight);
-        if (now.straight >= DISC_SEEN) sunShare[bin]! += share;
+        year.straight[bin]! += share * now.straight;
+        year.spread[bin]! += share * now.spread;
+        year.veiled[bin]! += share * now.veiled;
+        year.twice[bin]! += share * now.twice;
+        year.straightMost[bin] = Math.max(year.straightMost[bin]!, now.straight);
+        if (now.straight >= DISC_SEEN) year.sunShare[bin]! += share;
       }
     }
   }
-  return { straight, spread, straightMost, sunShare, schedules };
+  const onPane = schedules.filter(({ optics }) => optics.onPane);
+  const whole = { ...year, ofPane: null as unknown as TransmittanceYear };
+  return Object.assign(whole, { ofPane: onPane.length === schedules.length ? whole : transmittanceYear(onPane) });
 }
 
 /** A window without curtains. */

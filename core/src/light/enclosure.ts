@@ -2,10 +2,10 @@
 import type { Occluder, Solid } from '../room/occluder';
 import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
-import { factorise, solve, viewOf } from './exchange';
+import { factorise, solve, viewOf, type Factor } from './exchange';
 import type { Receiver } from './pane';
 import { latticeOf, shadeOf } from './piece-shade';
-import { sightAmong, type Sight } from './sight';
+import { LOOKS_BETWEEN, sightAmong } from './sight';
 import {
   NOTHING_INSIDE,
   cellsOf,
@@ -30,8 +30,11 @@ export interface Enclosure {
   /** The room's six faces first, then reveals, then the sides of what stands in it. */
   readonly surfaces: readonly Surface[];
   readonly faces: readonly Rectangle[];
-  /** The things that take part in the exchange. */
+  /** The things that take part in the exchange, and the first of the surfaces that are their sides. */
   readonly solids: readonly Solid[];
+  readonly firstSide: number;
+  /** The pieces of each reveal, by its opening. */
+  readonly revealPieces: ReadonlyMap<Rectangle, readonly number[]>;
   /** The openings of windows, each once. */
   readonly openings: readonly Rectangle[];
   /** For each piece its patch in the exchange, and its share of that patch's area. */
@@ -84,10 +87,9 @@ export function enclosureOf(
   const shareOfPatch = Float64Array.from(pieces, ({ openArea, of }) => (openArea > 0 ? openArea / openOf[of]! : 0));
   const reflectanceOf = Float64Array.from(pieces, (piece) => piece.reflectance);
   const isPlain = inside.reveals.length === 0 && solids.length === 0;
-  const sight = isPlain ? undefined : sightAmong(solids);
   const patches = coarse.map((patch, i) => ({ ...patch, openArea: openOf[i]! }));
-  const factor = factorise(patches, sight);
-  const viewsFrom = pieceViews(pieces, patches, sight);
+  const factor = factorise(patches, isPlain ? null : sightAmong(patches, solids));
+  const viewsFrom = pieceViews(pieces, patches, factor.looks);
   const lattices = surfaces.map((surface, index) => latticeOf(surface, fineLines[index]!));
   return {
     surfaces,
@@ -95,6 +97,8 @@ export function enclosureOf(
     // Trees in leaf and bare trees make two panes of one opening.
     openings: [...new Set(openings)],
     solids,
+    firstSide: firstSideOf(surfaces),
+    revealPieces: revealPiecesOf(pieces),
     patchOf,
     shareOfPatch,
     coarseCount: coarse.length,
@@ -130,6 +134,22 @@ export function enclosureOf(
   };
 }
 
+function firstSideOf(surfaces: readonly Surface[]): number {
+  const first = surfaces.findIndex(({ of }) => of !== null);
+  return first < 0 ? surfaces.length : first;
+}
+
+function revealPiecesOf(pieces: readonly Piece[]): Map<Rectangle, number[]> {
+  const reveals = new Map<Rectangle, number[]>();
+  pieces.forEach(({ behind, reflectance }, index) => {
+    if (!behind || reflectance === 0) return;
+    const list = reveals.get(behind);
+    if (list) list.push(index);
+    else reveals.set(behind, [index]);
+  });
+  return reveals;
+}
+
 /** A piece that takes less of a view than this passes its bounces on by the patch it is a quarter of. */
 const NEAR_VIEW = 0.002;
 
@@ -142,22 +162,22 @@ function addRow(sum: Float64Array, weight: number, rows: Float32Array, from: num
  * the piece, where light changes fastest. A piece's view of a closed room is whole.
  */
 function pieceViews(
-  pieces: readonly Patch[],
+  pieces: readonly Piece[],
   coarse: readonly Patch[],
-  sight: Sight | undefined,
+  looks: Factor['looks'],
 ): (piece: number) => Float32Array {
   const known = new Map<number, Float32Array>();
   return (index) => {
     let views = known.get(index);
     if (!views) {
-      views = viewsFromPiece(pieces[index]!, coarse, sight);
+      views = viewsFromPiece(pieces[index]!, coarse, looks);
       known.set(index, views);
     }
     return views;
   };
 }
 
-function viewsFromPiece(piece: Patch, coarse: readonly Patch[], sight: Sight | undefined): Float32Array {
+function viewsFromPiece(piece: Piece, coarse: readonly Patch[], looks: Factor['looks']): Float32Array {
   const views = new Float32Array(coarse.length);
   const from = { point: piece.centre, normal: piece.rectangle.normal };
   let sum = 0;
@@ -165,7 +185,7 @@ function viewsFromPiece(piece: Patch, coarse: readonly Patch[], sight: Sight | u
     const patch = coarse[k]!;
     if (patch.face === piece.face || patch.openArea === 0) continue;
     let view = viewOf(patch, from);
-    if (view > 0 && sight) view *= sight(piece, patch);
+    if (looks) view *= looks[piece.of * coarse.length + k]! / LOOKS_BETWEEN;
     views[k] = view;
     sum += view;
   }

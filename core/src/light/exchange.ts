@@ -2,7 +2,7 @@
 import { pointOn, rectangleFactor } from '../room/rectangle';
 import { dot, minus } from '../room/vector';
 import type { Receiver } from './pane';
-import type { Sight } from './sight';
+import { LOOKS_BETWEEN, type Sight } from './sight';
 import type { Patch } from './surfaces';
 
 /** Distance, in patch widths, beyond which a patch is treated as a point when seen. */
@@ -54,9 +54,9 @@ export interface Factor {
   readonly lower: Float64Array;
   /** What each patch sees of each other, `patch * patches + other`; evened, so that a view of a closed room is whole. */
   readonly views: Float32Array;
+  /** How many ways between two patches are clear, `patch * patches + other`; null where nothing stands between any. */
+  readonly looks: Uint8Array | null;
 }
-
-const IN_FULL_VIEW: Sight = () => 1;
 
 /** Times the exchange is evened out so that every patch's view of the room sums to 1. */
 const EVENINGS = 4;
@@ -65,8 +65,9 @@ const EVENINGS = 4;
  * Importance obeys m_j = g_j + sum_i F_ij rho_i m_i. Since A_i F_ij is the same both ways, z_i = m_i sqrt(rho_i / A_i)
  * turns it into a symmetric, positive definite system, which costs half of what the plain one does. Black patches drop out.
  */
-export function factorise(patches: readonly Patch[], sight: Sight = IN_FULL_VIEW): Factor {
+export function factorise(patches: readonly Patch[], sight: Sight | null = null): Factor {
   const all = patches.length;
+  const looks = sight ? new Uint8Array(all * all).fill(LOOKS_BETWEEN) : null;
   const shared = new Float64Array(all * all);
   for (let i = 0; i < all; i++) {
     const p = patches[i]!;
@@ -75,7 +76,12 @@ export function factorise(patches: readonly Patch[], sight: Sight = IN_FULL_VIEW
       if (p.face === q.face) continue;
       if (p.openArea === 0 || q.openArea === 0) continue;
       let both = exchange(p, q);
-      if (both > 0) both *= sight(p, q);
+      if (sight && looks && both > 0) {
+        const clear = sight(i, j);
+        looks[i * all + j] = clear;
+        looks[j * all + i] = clear;
+        both *= clear / LOOKS_BETWEEN;
+      }
       shared[i * all + j] = both;
       shared[j * all + i] = both;
     }
@@ -104,7 +110,7 @@ export function factorise(patches: readonly Patch[], sight: Sight = IN_FULL_VIEW
       lower[row + j] = i === j ? Math.sqrt(sum) : sum / lower[top + j]!;
     }
   }
-  return { bright, root, areas, lower, views: viewsOf(shared, scale, patches) };
+  return { bright, root, areas, lower, views: viewsOf(shared, scale, patches), looks };
 }
 
 function viewsOf(shared: Float64Array, scale: Float64Array, patches: readonly Patch[]): Float32Array {

@@ -2,9 +2,11 @@
 import { coarsened, type Moment } from '../sky';
 import { RADIANS } from '../units';
 import { clearWay, directionInRoom, dot, type Occluder, type Vec } from '../room';
-import { whereThrough, type Coefficients } from './coefficients';
+import { whereThrough, type Coefficients, type DirectLight } from './coefficients';
 import { UNCURTAINED, type Transmittance } from './curtains';
 import { beamThrough, litPart, type LitPart, type Pane, type Receiver } from './pane';
+import { litOnCurtain, litShare } from './pane-flux';
+import { glassOf } from './reveal';
 import type { SpotWindow } from './room';
 
 /** How the sun's reflected light is told: by the exact outline of its patch, or between directions traced before, which is quick. */
@@ -21,13 +23,6 @@ export interface OriginParts {
 const NOTHING: OriginParts = { sun: 0, sky: 0, ground: 0, obstruction: 0 };
 
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
-
-/** Mean over the opening of the share of a beam that overhang and reveal leave. */
-export function litShare(pane: Pane, toSun: Vec): number {
-  litPart(part, pane, toSun.x, toSun.y, toSun.z);
-  const { sizeU, sizeV } = pane.opening;
-  return (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (sizeU * sizeV);
-}
 
 /**
  * How much of the sun's beam reaches a point through a window: transmittance of glass, frame, dirt, trees and crowns; 0
@@ -60,28 +55,19 @@ export function instantLight(
   spot: SpotWindow,
   receiver: Receiver,
   outdoors: Moment,
-  { straight, spread }: Transmittance = UNCURTAINED,
+  transmittance: Transmittance = UNCURTAINED,
   occluders: readonly Occluder[] = [],
   sunPatch: SunPatch = 'exact',
 ): { direct: OriginParts; reflected: OriginParts } {
-  const { pane, flux } = spot;
+  const { pane } = spot;
   if (!pane.months.includes(outdoors.month)) return { direct: NOTHING, reflected: NOTHING };
   const sunUp = outdoors.dni > 0 && outdoors.sunElevationDeg > 0;
   const toSun = directionInRoom(pane.room, outdoors.sunAzimuthDeg, outdoors.sunElevationDeg);
   const passed = sunUp ? beamThrough(pane, toSun) : 0;
-  const global = outdoors.dhi + (sunUp ? outdoors.dni * Math.sin(outdoors.sunElevationDeg * RADIANS) : 0);
-  const ground = (pane.groundByMonth[outdoors.month - 1]! * global) / Math.PI;
-  const obstruction = global / Math.PI;
   const beam = sunUp ? outdoors.dni : 0;
   const cosGlass = Math.max(0, dot(toSun, pane.opening.normal));
-  const sunFlux = passed > 0 ? beam * cosGlass * passed * litShare(pane, toSun) : 0;
-  const skyFlux = spread > 0 ? skyOf(flux, outdoors) : 0;
-  const partsOf = (light: typeof spot.direct, sun: number): OriginParts => ({
-    sun: straight * sun + spread * light.optics * sunFlux,
-    sky: straight * skyOf(light, outdoors) + spread * light.optics * skyFlux,
-    ground: (straight * light.ground + spread * light.optics * flux.ground) * ground,
-    obstruction: (straight * light.obstruction + spread * light.optics * flux.obstruction) * obstruction,
-  });
+  const spread = spreadBy(spot, outdoors, passed > 0 ? { toSun, beam: beam * cosGlass * passed } : null);
+  const partsOf = (light: typeof spot.direct, sun: number) => partsUnder(light, spot, transmittance, spread, sun);
   const cosLeaf = Math.max(0, dot(toSun, receiver.normal));
   const sunDirect = passed > 0 ? beam * cosLeaf * sunTransmittance(pane, receiver.point, toSun, occluders) : 0;
   // Trees dim the beam before the glass does.
@@ -92,7 +78,66 @@ export function instantLight(
       : spot.sunReflected(outdoors.sunAzimuthDeg, outdoors.sunElevationDeg);
   return {
     direct: partsOf(spot.direct, sunDirect),
-    reflected: partsOf(spot.reflected, passed > 0 && straight > 0 ? beam * treeShare * back() : 0),
+    reflected: partsOf(spot.reflected, passed > 0 && transmittance.straight > 0 ? beam * treeShare * back() : 0),
+  };
+}
+
+/** What falls on a curtain and on the pane, W m-2 by origin; and how bright the outdoors are. */
+interface Spread {
+  readonly outdoors: Moment;
+  readonly onCurtain: OriginParts;
+  readonly onPane: OriginParts;
+  readonly groundRadiance: number;
+  readonly obstructionRadiance: number;
+}
+
+function spreadBy(
+  spot: SpotWindow,
+  outdoors: Moment,
+  sun: { readonly toSun: Vec; readonly beam: number } | null,
+): Spread {
+  const { pane, flux, veilFlux } = spot;
+  const global = outdoors.dhi + (sun || outdoors.dni > 0 ? directOnGround(outdoors) : 0);
+  const groundRadiance = (pane.groundByMonth[outdoors.month - 1]! * global) / Math.PI;
+  const obstructionRadiance = global / Math.PI;
+  const onGlass = sun ? litShare(glassOf(pane), sun.toSun) : 0;
+  const clear = sun ? litShare(pane, sun.toSun) : 0;
+  const parts = (on: Coefficients, lit: number): OriginParts => ({
+    sun: sun ? sun.beam * lit : 0,
+    sky: skyOf(on, outdoors),
+    ground: on.ground * groundRadiance,
+    obstruction: on.obstruction * obstructionRadiance,
+  });
+  return {
+    outdoors,
+    onCurtain: parts(flux, litOnCurtain(clear, onGlass, spot)),
+    onPane: parts(veilFlux, onGlass),
+    groundRadiance,
+    obstructionRadiance,
+  };
+}
+
+const directOnGround = ({ dni, sunElevationDeg }: Moment): number =>
+  Math.max(0, dni * Math.sin(sunElevationDeg * RADIANS));
+
+/** What a spot gets of one kind of light, straight or thrown back, under the veils of its window. */
+function partsUnder(
+  light: DirectLight,
+  { transfer }: SpotWindow,
+  { straight, spread, veiled, twice }: Transmittance,
+  { outdoors, onCurtain, onPane, groundRadiance, obstructionRadiance }: Spread,
+  sun: number,
+): OriginParts {
+  const byCurtain = spread * light.optics;
+  const byPane = veiled * light.veil + twice * transfer * light.optics;
+  return {
+    sun: straight * sun + byCurtain * onCurtain.sun + byPane * onPane.sun,
+    sky: straight * skyOf(light, outdoors) + byCurtain * onCurtain.sky + byPane * onPane.sky,
+    ground: straight * light.ground * groundRadiance + byCurtain * onCurtain.ground + byPane * onPane.ground,
+    obstruction:
+      straight * light.obstruction * obstructionRadiance +
+      byCurtain * onCurtain.obstruction +
+      byPane * onPane.obstruction,
   };
 }
 

@@ -1,5 +1,5 @@
 /** Light of lamps that walls, ceiling, floor and whatever stands in a room or a cabinet throw back. */
-import { lampLight, type PlacedLamp } from '../lamp';
+import { lampLightPast, type PlacedLamp } from '../lamp';
 import type { Occluder } from '../room/occluder';
 import { distanceToRectangle, pointOn } from '../room/rectangle';
 import { mayStandBetween, spanOf } from '../room/span';
@@ -21,7 +21,7 @@ export function lampOnSurfaces(lamp: PlacedLamp, { patches }: Enclosure, solids:
 const PART_OF_WAY = 0.4;
 const MOST_PARTS = 14;
 /** Parts each way where something may throw its shadow over the piece. */
-const LEAST_IN_SHADE = 3;
+const LEAST_IN_SHADE = 2;
 
 function meanOn({ rectangle, centre, behind }: Piece, lamp: PlacedLamp, solids: readonly Occluder[]): number {
   const { normal, sizeU, sizeV } = rectangle;
@@ -37,7 +37,7 @@ function meanOn({ rectangle, centre, behind }: Piece, lamp: PlacedLamp, solids: 
     for (let j = 0; j < up; j++) {
       const point = pointOn(rectangle, (i + 0.5) / along, (j + 0.5) / up);
       if (behind && !passesOpening(behind, x, y, z, point.x, point.y, point.z)) continue;
-      sum += lampLight(lamp, { point, normal }, between, 'coarse');
+      sum += lampLightPast(lamp, { point, normal }, between, 'coarse');
     }
   }
   return sum / (along * up);

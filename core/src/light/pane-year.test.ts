@@ -3,7 +3,7 @@ import type { Window } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
 import { directionInRoom, dot } from '../room';
 import { HOUR_BINS, climateWeather, skyYear } from '../sky';
-import { beamThrough, fluxThrough, litShare, paneOf, paneYear, type Pane } from './index';
+import { beamThrough, litShare, paneFlux, paneOf, paneYear, type Pane } from './index';
 
 const room = { ...smallHome.rooms[0]!, wallABearing: 180 };
 const base: Window = { ...smallHome.windows[0]! };
@@ -15,7 +15,7 @@ const sky = skyYear({
 });
 const paneWith = (given: Partial<Window> = {}) =>
   paneOf(room, { ...base, ...given }, { panes: 2, normalTransmittance: 0.76 });
-const yearOf = (pane: Pane) => paneYear({ pane, flux: fluxThrough(pane) }, sky);
+const yearOf = (pane: Pane) => paneYear({ pane, ...paneFlux(pane) }, sky);
 const sum = (values: ArrayLike<number>) => Array.from(values).reduce((total, value) => total + value, 0);
 
 const south = paneWith();
@@ -119,7 +119,7 @@ describe('the beam by quarter hours', () => {
   });
 
   it('falls on the curtain at a slant and through what reveal and overhang leave', () => {
-    const deep = paneWith({ revealM: 0.3, overhangM: 0.4, overhangAboveM: 0.1 });
+    const deep = paneWith({ revealM: 0.3, revealReflectance: 0, overhangM: 0.4, overhangAboveM: 0.1 });
     const deepYear = yearOf(deep);
     let flux = 0;
     for (const step of deepYear.steps) {

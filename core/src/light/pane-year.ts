@@ -6,6 +6,8 @@ import { directionInRoom } from '../room/geometry';
 import type { Vec } from '../room/vector';
 import { binned, type BinnedCoefficients } from './binned';
 import { beamThrough, litPart, paneAzimuth, type LitPart, type Pane } from './pane';
+import { litOnCurtain, litShare, type PaneFlux } from './pane-flux';
+import { glassOf } from './reveal';
 import type { SpotWindow } from './room';
 import { addStep, emptyTally, sameHour, type SunTally } from './sun-tally';
 
@@ -49,8 +51,10 @@ export interface PaneYear {
   readonly beamShares: Float32Array;
   readonly beamEnergy: Float64Array;
   readonly flux: BinnedCoefficients;
-  /** The beam on each square metre of curtain, W h m-2 a day by bin and day type. */
+  readonly veilFlux: BinnedCoefficients;
+  /** The beam on each square metre of curtain, and of pane, W h m-2 a day by bin and day type. */
   readonly sunFlux: Float64Array;
+  readonly veilSunFlux: Float64Array;
 }
 
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
@@ -69,20 +73,23 @@ interface BeamSums {
   readonly azimuth: Float64Array;
   readonly elevation: Float64Array;
   readonly sunFlux: Float64Array;
+  readonly veilSunFlux: Float64Array;
 }
 
 /** Picks the steps of the year in which the sun stands before a window, and sums the beam that passes it. */
 export function paneYear(
-  window: Pick<SpotWindow, 'pane' | 'flux'>,
+  window: Pick<SpotWindow, 'pane'> & PaneFlux,
   sky: SkyYear,
   even: Float64Array = OVERCAST_SKY,
 ): PaneYear {
   const { pane } = window;
   const facing = paneAzimuth(pane, pane.opening.normal.x, pane.opening.normal.y);
-  const { found, sums } = beamsOf(pane, sky, facing);
-  const { energy, weight, azimuth, elevation, sunFlux } = sums;
+  const { found, sums } = beamsOf(window, sky, facing);
+  const { energy, weight, azimuth, elevation, sunFlux, veilSunFlux } = sums;
   const used = Array.from(weight.keys()).filter((quarter) => weight[quarter]! > 0);
   const { count } = found;
+  const flux = binned(window.flux, sky, even, pane.months);
+  const isFlush = pane.revealM === 0;
   const beams = {
     steps: found.steps.slice(0, count),
     alongU: found.alongU.slice(0, count),
@@ -102,13 +109,21 @@ export function paneYear(
       (quarter) => elevation[quarter]! / weight[quarter]!,
     ),
     beamEnergy: energyOf(energy, used, sky.dayTypes),
-    flux: binned(window.flux, sky, even, pane.months),
+    flux,
+    veilFlux: isFlush ? flux : binned(window.veilFlux, sky, even, pane.months),
     sunFlux,
+    veilSunFlux: isFlush ? sunFlux : veilSunFlux,
   };
 }
 
 /** Goes through the year's steps in the order of their bins. @param facing the pane's own bearing, degrees */
-function beamsOf(pane: Pane, sky: SkyYear, facing: number): { found: Found; sums: BeamSums } {
+function beamsOf(
+  window: Pick<SpotWindow, 'pane'> & PaneFlux,
+  sky: SkyYear,
+  facing: number,
+): { found: Found; sums: BeamSums } {
+  const { pane } = window;
+  const glass = pane.revealM > 0 ? glassOf(pane) : pane;
   const found = emptyFound(sky.steps);
   const sums = emptySums(sky.dayTypes);
   // East and north in the room's frame: the same for every step.
@@ -128,13 +143,16 @@ function beamsOf(pane: Pane, sky: SkyYear, facing: number): { found: Found; sums
     if (cosGlass <= 0) continue;
     const passed = beamThrough(pane, { x, y, z });
     if (passed === 0) continue;
+    const onGlass = glass === pane ? 1 : litShare(glass, { x, y, z });
+    if (onGlass === 0) continue;
     litPart(part, pane, x, y, z);
-    const litShare = (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (sizeU * sizeV);
-    if (litShare === 0) continue;
+    const clear = (Math.max(0, part.u1 - part.u0) * Math.max(0, part.v1 - part.v0)) / (sizeU * sizeV);
+    if (clear === 0 && glass === pane) continue;
     // What the beam gives after reflection is told without the trees that dim it.
     const treeShare = passed / (pane.glass(cosGlass) * pane.clearShare);
-    record(found, pane, step, { x, y, z }, cosGlass, passed, treeShare);
-    addBeam(sums, sky, step, passed * cosGlass * litShare, treeShare, facing);
+    if (clear > 0) record(found, pane, step, { x, y, z }, cosGlass, passed, treeShare);
+    const through = passed * cosGlass;
+    addBeam(sums, sky, step, through * litOnCurtain(clear, onGlass, window), through * onGlass, treeShare, facing);
   }
   return { found, sums };
 }
@@ -156,6 +174,7 @@ const emptySums = (dayTypes: number): BeamSums => ({
   azimuth: new Float64Array(HOUR_BINS * QUARTERS),
   elevation: new Float64Array(HOUR_BINS * QUARTERS),
   sunFlux: new Float64Array(HOUR_BINS * dayTypes),
+  veilSunFlux: new Float64Array(HOUR_BINS * dayTypes),
 });
 
 /** Records a step with the part of the opening that was found lit. */
@@ -183,10 +202,11 @@ function record(
 }
 
 function addBeam(
-  { energy, weight, azimuth, elevation, sunFlux }: BeamSums,
+  { energy, weight, azimuth, elevation, sunFlux, veilSunFlux }: BeamSums,
   sky: SkyYear,
   step: number,
-  throughGlass: number,
+  onCurtain: number,
+  onPane: number,
   treeShare: number,
   facing: number,
 ): void {
@@ -194,13 +214,13 @@ function addBeam(
   const bin = sky.bin[step]!;
   const hours = sky.stepMinutes / 60 / sky.daysInMonth[Math.floor(bin / 24)]!;
   const quarter = bin * QUARTERS + Math.floor((sky.slot[step]! * sky.stepMinutes) / 15);
-  const onGlass = throughGlass * hours;
   let beam = 0;
   for (let type = 0; type < dayTypes; type++) {
     const dni = sky.dni[step * dayTypes + type]!;
     beam += dni * treeShare;
     energy[quarter * dayTypes + type]! += dni * treeShare * hours;
-    sunFlux[bin * dayTypes + type]! += dni * onGlass;
+    sunFlux[bin * dayTypes + type]! += dni * onCurtain * hours;
+    veilSunFlux[bin * dayTypes + type]! += dni * onPane * hours;
   }
   weight[quarter]! += beam;
   // Taken from the pane's own bearing, so that north does not break the mean.

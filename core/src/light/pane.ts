@@ -65,6 +65,9 @@ function sectorOf(obstruction: Obstruction, month: number): Sector {
   return { fromAzimuth: fromBearing, widthDeg, tangent: Math.tan(heightDeg * RADIANS), transmittance, reflectance };
 }
 
+/** A pane nearer to the room's side of the wall than this is flush with it. */
+const SHALLOWEST_REVEAL_M = 0.01;
+
 /** Months that see the same trees in leaf, together. */
 function leafSeasons(obstructions: readonly Obstruction[]): number[][] {
   const trees = obstructions.filter((obstruction) => obstruction.kind === 'deciduous');
@@ -87,6 +90,7 @@ export function panesOf(
   obstructions: readonly Obstruction[],
   snowMonths: readonly number[],
 ): Pane[] {
+  const revealM = window.revealM < SHALLOWEST_REVEAL_M ? 0 : window.revealM;
   const pane = {
     windowId: window.id,
     room,
@@ -101,10 +105,10 @@ export function panesOf(
     groundByMonth: Array.from({ length: 12 }, (_, i) =>
       snowMonths.includes(i + 1) ? Math.max(SNOW_REFLECTANCE, window.groundReflectance) : window.groundReflectance,
     ),
-    revealM: window.revealM,
+    revealM,
     revealReflectance: window.revealReflectance,
     overhang: {
-      depthM: window.overhangM > 0 ? window.revealM + window.overhangM : 0,
+      depthM: window.overhangM > 0 ? revealM + window.overhangM : 0,
       aboveM: window.overhangAboveM,
     },
   };

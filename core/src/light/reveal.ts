@@ -56,7 +56,7 @@ export function glassFace({ opening, depthM }: Reveal): Rectangle {
 }
 
 /** Whether a point lies between the room's side of the wall and the glass of a window. */
-export function isInReveal({ opening, depthM }: Reveal, point: Vec): boolean {
+export function isInReveal({ opening, depthM }: Pick<Reveal, 'opening' | 'depthM'>, point: Vec): boolean {
   const arm = minus(point, opening.corner);
   const out = dot(arm, opening.normal);
   const u = dot(arm, opening.edgeU);

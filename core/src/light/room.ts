@@ -5,20 +5,20 @@ import type { Occluder, Solid } from '../room/occluder';
 import { distanceToRectangle, type Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Room } from '../facts';
-import { directLight, fluxThrough, type Coefficients, type DirectLight } from './coefficients';
+import { directLight, type DirectLight } from './coefficients';
 import { enclosureOf, type Enclosure, type Importance } from './enclosure';
 import type { Pane, Receiver } from './pane';
+import { paneFlux, type PaneFlux } from './pane-flux';
 import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
-import { revealOf, type Reveal } from './reveal';
+import { glassOf, isInReveal, revealOf, type Reveal } from './reveal';
 import { sunOnSurfaces, sunTracer, weighed, type SunOnSurfaces } from './sun-on-surfaces';
 import { sunPatches, viewOfPatch, type SunlitPatch } from './sun-patch';
 import { gather, surfaceLight, type SurfaceLight } from './surface-light';
 import { ROOM_FACES, type Surface } from './surfaces';
 
 /** What one window does to the room as a whole. */
-interface PaneInRoom {
+interface PaneInRoom extends PaneFlux {
   readonly pane: Pane;
-  readonly flux: Coefficients;
   readonly onSurfaces: SurfaceLight;
   /** For the sun in a node of the fine net; what hides it outside is not asked here. Traced when first asked for. */
   sunFrom(node: number): SunOnSurfaces;
@@ -55,7 +55,7 @@ export function litRoom(
     enclosure,
     panes: panes.map((pane) => ({
       pane,
-      flux: fluxThrough(pane),
+      ...paneFlux(pane),
       onSurfaces: surfaceLight(pane, enclosure, resolution),
       sunFrom: sunTracer(room, pane, enclosure, resolution.sunCells),
       patchesFrom: patchTracer(room, pane, enclosure),
@@ -88,8 +88,10 @@ function patchTracer(room: Room, pane: Pane, enclosure: Enclosure): (node: numbe
 }
 
 /** What a spot gets through one window, straight and after reflection. */
-export interface SpotWindow {
+export interface SpotWindow extends PaneFlux {
+  /** As the spot sees it: in its own reveal, the glass. */
   readonly pane: Pane;
+  readonly place: 'in-room' | 'in-reveal';
   readonly direct: DirectLight;
   readonly reflected: DirectLight;
   /** Irradiance after reflection for a beam of 1 W m-2 from a direction, degrees; read between nodes of the fine net. */
@@ -98,7 +100,6 @@ export interface SpotWindow {
   sunFromNode(node: number): number;
   /** The same for one instant, with the edge of the sun's patch exact. */
   sunReflectedExactly(toSun: Vec): number;
-  readonly flux: Coefficients;
 }
 
 /**
@@ -116,14 +117,21 @@ export function spotWindows(
   const importance = known ?? lit.enclosure.importance(receiver, occluders);
   return lit.panes.map((seen) => {
     const sunFromNode = sunReader(lit, seen, receiver, occluders, importance);
+    const reveal = seen.pane.revealM > 0 ? { opening: seen.pane.opening, depthM: seen.pane.revealM } : null;
+    const inReveal = reveal !== null && isInReveal(reveal, receiver.point);
+    const pane = inReveal ? glassOf(seen.pane) : seen.pane;
     return {
-      pane: seen.pane,
-      direct: directLight(seen.pane, receiver, occluders, lit.resolution.spot),
+      pane,
+      place: inReveal ? 'in-reveal' : 'in-room',
+      direct: directLight(pane, receiver, occluders, lit.resolution.spot),
       reflected: gather(seen.onSurfaces, importance.whole, lit.enclosure),
       sunFromNode,
       sunReflected: (azimuthDeg, elevationDeg) => betweenNodes(sunFromNode, azimuthDeg, elevationDeg),
       sunReflectedExactly: (toSun) => exactSun(lit, seen.pane, receiver, occluders, importance, toSun),
-      flux: seen.flux,
+      flux: inReveal ? seen.veilFlux : seen.flux,
+      veilFlux: seen.veilFlux,
+      transfer: inReveal ? 1 : seen.transfer,
+      fromSides: inReveal ? 0 : seen.fromSides,
     };
   });
 }

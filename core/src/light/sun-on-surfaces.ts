@@ -57,7 +57,8 @@ export function sunOnSurfaces(
   if (!isClear && pane.revealM === 0) return NO_SUN;
   const power = (pane.glass(cosGlass) * pane.clearShare * cosGlass * (u1 - u0) * (v1 - v0)) / sunCells ** 2;
   const inward = { x: -toSun.x, y: -toSun.y, z: -toSun.z };
-  const sums = new Float64Array(enclosure.patches.length);
+  const sums =
+    scratch.length >= enclosure.patches.length ? scratch : (scratch = new Float64Array(enclosure.patches.length));
   const pieces: number[] = [];
   for (let i = 0; isClear && i < sunCells; i++) {
     const u = u0 + ((i + 0.5) / sunCells) * (u1 - u0);
@@ -78,11 +79,16 @@ export function sunOnSurfaces(
     const { reflectance, openArea } = enclosure.patches[piece]!;
     return reflectance > 0 && openArea > 0;
   });
-  return {
+  const beam = {
     pieces: Uint16Array.from(lit),
     irradiances: Float64Array.from(lit, (piece) => sums[piece]! / enclosure.patches[piece]!.openArea),
   };
+  for (const piece of pieces) sums[piece] = 0;
+  return beam;
 }
+
+/** Power by piece while a beam is carried; nothing but zeros in between. */
+let scratch = new Float64Array(0);
 
 /** The piece that a beam from a window's cell falls on: of the nearest thing in its way, or of the room itself. */
 function pieceHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): number {
@@ -91,14 +97,14 @@ function pieceHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): number
     const { x, y, z } = point;
     if (firstBetween(enclosure.solids, from.x, from.y, from.z, x, y, z) >= 0) {
       let nearest = Infinity;
-      enclosure.surfaces.forEach(({ of, rectangle }, index) => {
-        if (!of) return;
-        const distance = alongRay(rectangle, from, way);
-        if (distance >= nearest) return;
+      for (let index = enclosure.firstSide; index < enclosure.faces.length; index++) {
+        const distance = alongRay(enclosure.faces[index]!, from, way);
+        if (distance >= nearest) continue;
         nearest = distance;
         face = index;
-        point = { x: from.x + way.x * distance, y: from.y + way.y * distance, z: from.z + way.z * distance };
-      });
+      }
+      if (nearest < Infinity)
+        point = { x: from.x + way.x * nearest, y: from.y + way.y * nearest, z: from.z + way.z * nearest };
     }
   }
   return enclosure.patchAt(face, point);
@@ -108,17 +114,24 @@ function pieceHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): number
 const REVEAL_LOOKS = [1 / 6, 3 / 6, 5 / 6];
 
 /** Adds the power of a beam on the sides of its window's own reveal. */
-function addReveal(sums: Float64Array, pieces: number[], pane: Pane, { patches }: Enclosure, toSun: Vec): void {
-  if (pane.revealM === 0) return;
+function addReveal(
+  sums: Float64Array,
+  pieces: number[],
+  pane: Pane,
+  { patches, revealPieces }: Enclosure,
+  toSun: Vec,
+): void {
+  const own = revealPieces.get(pane.opening);
+  if (!own) return;
   const glass = glassOf(pane);
   const passed = beamPassed(glass, toSun);
   if (passed === 0) return;
   litPart(part, glass, toSun.x, toSun.y, toSun.z);
   const { u0, u1, v0, v1 } = part;
-  patches.forEach(({ behind, rectangle, openArea }, index) => {
-    if (behind !== pane.opening || openArea === 0) return;
+  for (const index of own) {
+    const { rectangle, openArea } = patches[index]!;
     const cosine = toSun.x * rectangle.normal.x + toSun.y * rectangle.normal.y + toSun.z * rectangle.normal.z;
-    if (cosine <= 0) return;
+    if (cosine <= 0) continue;
     let lit = 0;
     for (const a of REVEAL_LOOKS) {
       for (const b of REVEAL_LOOKS) {
@@ -126,10 +139,10 @@ function addReveal(sums: Float64Array, pieces: number[], pane: Pane, { patches }
         if (at && at.u > u0 && at.u < u1 && at.v > v0 && at.v < v1) lit++;
       }
     }
-    if (lit === 0) return;
+    if (lit === 0) continue;
     if (sums[index] === 0) pieces.push(index);
     sums[index]! += (passed * cosine * openArea * lit) / REVEAL_LOOKS.length ** 2;
-  });
+  }
 }
 
 /** What glass, frame and dirt let pass of a beam. */

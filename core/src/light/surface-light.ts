@@ -21,6 +21,7 @@ export interface SurfaceLight {
   readonly ground: Float64Array;
   readonly obstruction: Float64Array;
   readonly optics: Float64Array;
+  readonly veil: Float64Array;
 }
 
 /** Looks at a window from every piece that reflects, past whatever stands in the room. */
@@ -32,17 +33,20 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
   const ground = new Float64Array(count);
   const obstruction = new Float64Array(count);
   const optics = new Float64Array(count);
+  const veil = new Float64Array(count);
   for (let piece = 0; piece < count; piece++) {
     const { rectangle, reflectance, behind } = patches[piece]!;
     if (reflectance === 0 || liesOn(pane.opening, rectangle)) continue;
     // The sides of another window's reveal see this one across the room at best: that is left out.
     if (behind && behind !== pane.opening) continue;
     const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
-    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, optics: 0 };
+    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, optics: 0, veil: 0 };
     addMeanLight(light, behind ? glass : pane, rectangle, behind ? [] : enclosure.solids, resolution);
     ground[piece] = light.ground;
     obstruction[piece] = light.obstruction;
-    optics[piece] = light.optics;
+    // A curtain hangs on the room's side of the reveal: it sends nothing to the reveal's own sides.
+    optics[piece] = behind ? 0 : light.optics;
+    veil[piece] = light.veil;
   }
   const nodes = nodesSeen(all, count);
   const width = nodes.length;
@@ -50,7 +54,7 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
   for (let piece = 0; piece < count; piece++) {
     for (let i = 0; i < width; i++) sky[i * count + piece] = all[piece * COARSE_NET.count + nodes[i]!]!;
   }
-  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, optics };
+  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, optics, veil };
 }
 
 function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, coarseCount }: Enclosure): Float32Array {
@@ -84,7 +88,7 @@ export function gather(
   importance: Float64Array,
   { patchOf, shareOfPatch, coarseCount }: Enclosure,
 ): DirectLight {
-  const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), optics: 0 };
+  const sum: DirectLight = { ...emptyCoefficients(COARSE_NET), optics: 0, veil: 0 };
   const pieces = importance.length;
   const whole = new Float64Array(coarseCount);
   for (let piece = 0; piece < pieces; piece++) {
@@ -94,6 +98,7 @@ export function gather(
     sum.ground += weight * light.ground[piece]!;
     sum.obstruction += weight * light.obstruction[piece]!;
     sum.optics += weight * light.optics[piece]!;
+    sum.veil += weight * light.veil[piece]!;
   }
   let apart = 0;
   for (let piece = 0; piece < pieces; piece++) {

@@ -66,7 +66,7 @@ export function takingPart(solids: readonly Solid[]): readonly Solid[] {
 }
 
 /** Darker reveals are taken for black: their opening returns nothing. */
-const DARKEST_REVEAL = 0.02;
+export const DARKEST_REVEAL = 0.02;
 
 /** The six faces of a room, in this order, come first among its surfaces. */
 export const ROOM_FACES = 6;
@@ -114,7 +114,8 @@ const REVEAL_PATCH_M = 0.5;
 const SOLID_PATCH_M = 0.5;
 const MOST_ALONG = 4;
 
-function evenLines({ sizeU, sizeV }: Rectangle, stepM: number): Lines {
+/** Lines that part a rectangle into patches about so long. */
+export function evenLines({ sizeU, sizeV }: Rectangle, stepM: number): Lines {
   const along = (size: number) => {
     const count = Math.max(1, Math.min(MOST_ALONG, Math.ceil(size / stepM)));
     return Array.from({ length: count + 1 }, (_, i) => (size * i) / count);

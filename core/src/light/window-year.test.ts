@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { smallHome } from '../home/small-home.fixture';
 import { directionInRoom, solidBox, vec, UP, type Occluder, type Vec } from '../room';
 import { HOUR_BINS, climateWeather, skyYear } from '../sky';
-import { fluxThrough, litRoom, paneOf, paneYear, spotWindows, sunTransmittance, windowYear, type Pane } from './index';
+import { litRoom, paneFlux, paneOf, paneYear, spotWindows, sunTransmittance, windowYear, type Pane } from './index';
 import { sunOnLeaf } from './sun-on-leaf';
 
 const room = { ...smallHome.rooms[0]!, widthM: 4, depthM: 4, heightM: 2.6, wallABearing: 170 };
@@ -100,7 +100,7 @@ describe('the sun on a leaf', () => {
   });
 
   it('is what rays tell wherever boards, cupboards and crowns stand', () => {
-    const outside = paneYear({ pane: wall, flux: fluxThrough(wall) }, sky);
+    const outside = paneYear({ pane: wall, ...paneFlux(wall) }, sky);
     const within = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     const thing = fc.record({
       x: within(0, 3),
@@ -137,6 +137,6 @@ describe('the sun on a leaf', () => {
 
   it('is nothing on the far side of the glass', () => {
     const leaf = vec(1.8, -0.4, 1);
-    expect(sum(sunOnLeaf(wall, leaf, [], sky, paneYear({ pane: wall, flux: fluxThrough(wall) }, sky)).energy)).toBe(0);
+    expect(sum(sunOnLeaf(wall, leaf, [], sky, paneYear({ pane: wall, ...paneFlux(wall) }, sky)).energy)).toBe(0);
   });
 });

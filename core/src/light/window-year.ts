@@ -10,6 +10,9 @@ import type { SpotWindow } from './room';
 import { sunOnLeaf } from './sun-on-leaf';
 import type { SunTally } from './sun-tally';
 
+/** What curtains and panes that shine evenly give, beside the rest. */
+export type BinnedVeils = BinnedCoefficients & Pick<DirectLight, 'optics' | 'veil'>;
+
 /** A spot and one window under one outdoor year; curtains not yet applied, so that moving one costs almost nothing. */
 export interface WindowYear {
   readonly windowId: string;
@@ -17,14 +20,20 @@ export interface WindowYear {
   readonly months: readonly number[];
   /** Reflectance of the ground outside by month, January first. */
   readonly groundByMonth: readonly number[];
-  readonly direct: BinnedCoefficients & { readonly optics: number };
-  readonly reflected: BinnedCoefficients & { readonly optics: number };
+  /** Whether the leaf stands in this window's reveal: nothing that hangs in the room dims it. */
+  readonly place: SpotWindow['place'];
+  readonly direct: BinnedVeils;
+  readonly reflected: BinnedVeils;
+  /** On a curtain in the room, and on the pane; and what of an even light of the pane falls on the curtain. */
   readonly flux: BinnedCoefficients;
+  readonly veilFlux: BinnedCoefficients;
+  readonly transfer: number;
   /** The sun's beam straight on the leaf, by bin. */
   readonly sun: SunTally;
   /** The sun's beam, W h m-2 a day by bin and day type: reflected, and on each square metre of curtain. */
   readonly sunReflected: Float32Array;
   readonly sunFlux: Float64Array;
+  readonly veilSunFlux: Float64Array;
 }
 
 /**
@@ -39,17 +48,25 @@ export function windowYear(
   outside: PaneYear,
   even: Float64Array = OVERCAST_SKY,
 ): WindowYear {
-  const withVeil = (light: DirectLight) => ({ ...binned(light, sky, even, spot.pane.months), optics: light.optics });
+  const withVeil = (light: DirectLight) => ({
+    ...binned(light, sky, even, spot.pane.months),
+    optics: light.optics,
+    veil: light.veil,
+  });
   return {
     windowId: spot.pane.windowId,
     months: spot.pane.months,
     groundByMonth: spot.pane.groundByMonth,
+    place: spot.place,
     direct: withVeil(spot.direct),
     reflected: withVeil(spot.reflected),
     flux: outside.flux,
+    veilFlux: outside.veilFlux,
+    transfer: spot.transfer,
     sun: sunOnLeaf(spot.pane, leaf, occluders, sky, outside),
     sunReflected: sunThrownBack(spot, sky.dayTypes, outside),
     sunFlux: outside.sunFlux,
+    veilSunFlux: outside.veilSunFlux,
   };
 }
 

@@ -1,6 +1,7 @@
 /** The daylight of a spot through the year: its windows added up under their curtains. */
 import { HOUR_BINS, type SkyYear } from '../sky/year';
-import { UNCURTAINED_YEAR, transmittanceAt, type TransmittanceYear } from './curtains';
+import type { BinnedCoefficients } from './binned';
+import { UNCURTAINED, UNCURTAINED_YEAR, transmittanceAt, type Transmittance, type TransmittanceYear } from './curtains';
 import type { WindowYear } from './window-year';
 
 export const DAYLIGHT_SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected'] as const;
@@ -65,7 +66,7 @@ export function daylightYear(
   let daylightFactor = 0;
   for (const window of windows) {
     daylightFactor += meanFactor(window);
-    const transmittance = transmittances.get(window.windowId) ?? UNCURTAINED_YEAR;
+    const transmittance = veilsOf(window, transmittances.get(window.windowId) ?? UNCURTAINED_YEAR);
     addWindow(whole, window, sky, transmittance);
   }
   const peak = Float64Array.from({ length: 12 }, (_, month0) =>
@@ -75,10 +76,13 @@ export function daylightYear(
   return { ...tally, peak, factors, daylightFactor };
 }
 
-/** What a window lets pass of each part of the outdoors in one bin, seen and thrown back, straight and spread by a curtain. */
+/** What a window lets pass of each part of the outdoors in one bin, seen and thrown back, straight and spread evenly. */
 const through = {
-  spreadDirect: 0,
-  spreadBack: 0,
+  /** By a curtain, and by the pane: each times what falls on it. */
+  curtainDirect: 0,
+  curtainBack: 0,
+  paneDirect: 0,
+  paneBack: 0,
   clearHere: 0,
   clearBack: 0,
   evenHere: 0,
@@ -89,39 +93,56 @@ const through = {
 };
 
 function mixAt(
-  { direct, reflected: back, flux }: WindowYear,
-  straight: number,
-  spread: number,
+  window: WindowYear,
+  { straight, spread, veiled, twice }: Transmittance,
   bin: number,
   ground: number,
 ): void {
-  const spreadDirect = spread * direct.optics;
-  const spreadBack = spread * back.optics;
-  through.spreadDirect = spreadDirect;
-  through.spreadBack = spreadBack;
-  through.clearHere = straight * direct.clear[bin]! + spreadDirect * flux.clear[bin]!;
-  through.clearBack = straight * back.clear[bin]! + spreadBack * flux.clear[bin]!;
-  through.evenHere = straight * direct.overcast + spreadDirect * flux.overcast;
-  through.evenBack = straight * back.overcast + spreadBack * flux.overcast;
-  through.groundHere = (straight * direct.ground + spreadDirect * flux.ground) * ground;
-  through.obstructionHere = straight * direct.obstruction + spreadDirect * flux.obstruction;
+  const { direct, reflected: back, flux, veilFlux, transfer } = window;
+  const curtainDirect = spread * direct.optics;
+  const curtainBack = spread * back.optics;
+  const paneDirect = veiled * direct.veil + twice * transfer * direct.optics;
+  const paneBack = veiled * back.veil + twice * transfer * back.optics;
+  through.curtainDirect = curtainDirect;
+  through.curtainBack = curtainBack;
+  through.paneDirect = paneDirect;
+  through.paneBack = paneBack;
+  const here = (straightOn: number, onCurtain: number, onPane: number) =>
+    straight * straightOn + curtainDirect * onCurtain + paneDirect * onPane;
+  const thrown = (straightOn: number, onCurtain: number, onPane: number) =>
+    straight * straightOn + curtainBack * onCurtain + paneBack * onPane;
+  through.clearHere = here(direct.clear[bin]!, flux.clear[bin]!, veilFlux.clear[bin]!);
+  through.clearBack = thrown(back.clear[bin]!, flux.clear[bin]!, veilFlux.clear[bin]!);
+  through.evenHere = here(direct.overcast, flux.overcast, veilFlux.overcast);
+  through.evenBack = thrown(back.overcast, flux.overcast, veilFlux.overcast);
+  through.groundHere = here(direct.ground, flux.ground, veilFlux.ground) * ground;
+  through.obstructionHere = here(direct.obstruction, flux.obstruction, veilFlux.obstruction);
   through.outsideBack =
-    (straight * back.ground + spreadBack * flux.ground) * ground +
-    straight * back.obstruction +
-    spreadBack * flux.obstruction;
+    thrown(back.ground, flux.ground, veilFlux.ground) * ground +
+    thrown(back.obstruction, flux.obstruction, veilFlux.obstruction);
 }
+
+/** The veils of a leaf in the reveal are those of the pane alone. */
+const veilsOf = ({ place }: WindowYear, transmittance: TransmittanceYear): TransmittanceYear =>
+  place === 'in-reveal' ? transmittance.ofPane : transmittance;
+
+const now = { straight: 0, spread: 0, veiled: 0, twice: 0 };
 
 /** Adds what one window gives under its curtains. */
 function addWindow(tally: Tally, window: WindowYear, sky: SkyYear, transmittance: TransmittanceYear): void {
   const { byHour, byDayType, dayTypes: types } = tally;
-  const { sun: beam, sunFlux, sunReflected } = window;
+  const { sun: beam, sunFlux, veilSunFlux, sunReflected } = window;
   for (const month of window.months) {
     const month0 = month - 1;
     for (let bin = month0 * 24; bin < month * 24; bin++) {
       if (sky.lit[bin] === 0) continue;
       const straight = transmittance.straight[bin]!;
-      mixAt(window, straight, transmittance.spread[bin]!, bin, window.groundByMonth[month0]!);
-      const { spreadDirect, spreadBack, clearHere, clearBack, evenHere, evenBack } = through;
+      now.straight = straight;
+      now.spread = transmittance.spread[bin]!;
+      now.veiled = transmittance.veiled[bin]!;
+      now.twice = transmittance.twice[bin]!;
+      mixAt(window, now, bin, window.groundByMonth[month0]!);
+      const { curtainDirect, curtainBack, paneDirect, paneBack, clearHere, clearBack, evenHere, evenBack } = through;
       const { groundHere, obstructionHere, outsideBack } = through;
       let brightest = 0;
       for (let type = 0; type < types; type++) {
@@ -129,12 +150,12 @@ function addWindow(tally: Tally, window: WindowYear, sky: SkyYear, transmittance
         const clear = sky.clearDiffuse[at]!;
         const overcast = sky.overcastDiffuse[at]!;
         const global = sky.global[at]!;
-        const spreadSun = spreadDirect * sunFlux[at]!;
+        const spreadSun = curtainDirect * sunFlux[at]! + paneDirect * veilSunFlux[at]!;
         const sun = straight * beam.energy[at]! + spreadSun;
         const skyLight = clear * clearHere + overcast * evenHere;
         const ground = global * groundHere;
         const obstruction = global * obstructionHere;
-        const sunBack = straight * sunReflected[at]! + spreadBack * sunFlux[at]!;
+        const sunBack = straight * sunReflected[at]! + curtainBack * sunFlux[at]! + paneBack * veilSunFlux[at]!;
         const reflected = sunBack + clear * clearBack + overcast * evenBack + global * outsideBack;
         const diffuse = skyLight + ground + obstruction + reflected;
         byHour.sun[bin]! += sun / types;
@@ -160,7 +181,10 @@ function factorsOf(
 ): FactorFrom[] {
   const hung = windows
     .filter(({ months }) => months.includes(month0 + 1))
-    .map((window) => ({ window, schedules: transmittances.get(window.windowId)?.schedules ?? [] }));
+    .map((window) => ({
+      window,
+      schedules: veilsOf(window, transmittances.get(window.windowId) ?? UNCURTAINED_YEAR).schedules,
+    }));
   const edges = hung.flatMap(({ schedules }) =>
     schedules
       .filter(({ months }) => months.includes(month0 + 1))
@@ -170,22 +194,26 @@ function factorsOf(
   return cuts.map((fromMinute) => ({
     fromMinute,
     factor: hung.reduce((sum, { window, schedules }) => {
-      const { straight, spread } = transmittanceAt(schedules, month0 + 1, fromMinute);
-      return sum + overcastFactor(window, month0, straight, spread);
+      return sum + overcastFactor(window, month0, transmittanceAt(schedules, month0 + 1, fromMinute));
     }, 0),
   }));
 }
 
 /** A window's part in the daylight factor of a month, under its curtains. */
-function overcastFactor(window: WindowYear, month0: number, straight: number, spread: number): number {
-  const { groundByMonth, direct, reflected, flux } = window;
+function overcastFactor(window: WindowYear, month0: number, veils: Transmittance): number {
+  const { groundByMonth, direct, reflected, flux, veilFlux, transfer } = window;
+  const { straight, spread, veiled, twice } = veils;
   const ground = groundByMonth[month0]!;
-  const open = (light: typeof direct) => light.overcast + light.obstruction + light.ground * ground;
-  const onCurtain = flux.overcast + flux.obstruction + flux.ground * ground;
-  return straight * (open(direct) + open(reflected)) + spread * (direct.optics + reflected.optics) * onCurtain;
+  const open = (light: BinnedCoefficients) => light.overcast + light.obstruction + light.ground * ground;
+  const curtain = direct.optics + reflected.optics;
+  return (
+    straight * (open(direct) + open(reflected)) +
+    spread * curtain * open(flux) +
+    (veiled * (direct.veil + reflected.veil) + twice * transfer * curtain) * open(veilFlux)
+  );
 }
 
 /** A window's part in the year's mean daylight factor, with curtains open. */
 function meanFactor(window: WindowYear): number {
-  return window.months.reduce((sum, month) => sum + overcastFactor(window, month - 1, 1, 0), 0) / 12;
+  return window.months.reduce((sum, month) => sum + overcastFactor(window, month - 1, UNCURTAINED), 0) / 12;
 }

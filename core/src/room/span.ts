@@ -35,13 +35,22 @@ export function spanOf(r: Rectangle): Span {
   return span;
 }
 
+const NONE: Occluder[] = [];
+
 /** What of a list may stand between two spans: what reaches into the box around both. */
-export function mayStandBetween(solids: readonly Occluder[], p: Span, q: Span): Occluder[] {
+export function mayStandBetween(solids: readonly Occluder[], p: Span, q: Span): readonly Occluder[] {
   const x0 = Math.min(p.x0, q.x0);
   const y0 = Math.min(p.y0, q.y0);
   const z0 = Math.min(p.z0, q.z0);
   const x1 = Math.max(p.x1, q.x1);
   const y1 = Math.max(p.y1, q.y1);
   const z1 = Math.max(p.z1, q.z1);
-  return solids.filter((o) => o.x0 < x1 && o.x1 > x0 && o.y0 < y1 && o.y1 > y0 && o.z0 < z1 && o.z1 > z0);
+  let found = NONE;
+  for (let i = 0; i < solids.length; i++) {
+    const o = solids[i]!;
+    if (o.x0 >= x1 || o.x1 <= x0 || o.y0 >= y1 || o.y1 <= y0 || o.z0 >= z1 || o.z1 <= z0) continue;
+    if (found === NONE) found = [];
+    found.push(o);
+  }
+  return found;
 }
