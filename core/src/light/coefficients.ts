@@ -2,7 +2,7 @@
 import { FINE_NET, scatterToNodes, type SkyNet } from '../sky/nodes';
 import { RADIANS } from '../units/angle';
 import { clearWay, type Occluder } from '../room/occluder';
-import { distanceToRectangle, pointOn, type Rectangle } from '../room/rectangle';
+import { distanceToRectangle, pointOn, rectangleFactor, type Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import { litPart, lookOut, paneAzimuth, type LitPart, type Look, type Pane, type Receiver } from './pane';
 
@@ -27,6 +27,8 @@ export interface Fineness {
   readonly cellPerDistance: number;
   readonly least: number;
   readonly most: number;
+  /** How much finer where the edge of something in the room runs across the window; 1 when left out. */
+  readonly finerAtEdges?: number;
 }
 
 /** What a surface gets straight through a window. */
@@ -69,7 +71,7 @@ export function addDirectLight(
   const curved = pane.outside.kind === 'ring' || pane.horizon.length > 0;
   const between = occluders.filter((occluder) => mayHide(occluder, opening, point));
   // And the edges of what stands between run across it.
-  const finer = curved ? FINER_BY_CURVES : between.length > 0 ? FINER_BY_EDGES : 1;
+  const finer = curved ? FINER_BY_CURVES : between.length > 0 ? (fineness.finerAtEdges ?? 1) : 1;
   const fine = finer > 1 ? { ...fineness, least: fineness.least * finer } : fineness;
   const away = aheadOfPoint(opening, point);
   const clear = clearPart(pane, point, away);
@@ -114,7 +116,6 @@ export function addDirectLight(
 }
 
 const FINER_BY_CURVES = 4;
-const FINER_BY_EDGES = 2;
 
 /** How far a point lies from an opening's plane, on its room's side, m. */
 function aheadOfPoint({ corner, normal }: Rectangle, point: Vec): number {
@@ -147,6 +148,7 @@ function veilOf(
   near: number,
   fineness: Fineness,
 ): number {
+  if (between.length === 0) return rectangleFactor(opening, point, normal);
   const across = cellCount(opening.sizeU, near, fineness);
   const up = cellCount(opening.sizeV, near, fineness);
   const area = (opening.sizeU * opening.sizeV) / (across * up);
@@ -177,8 +179,8 @@ export function fluxThrough(pane: Pane): Coefficients {
   const result = emptyCoefficients();
   const { edgeU, edgeV, normal } = pane.opening;
   const heights = pane.overhang.depthM > 0 ? HEIGHTS_UNDER_OVERHANG : [0.5];
-  const rings = 40;
-  const sectors = 96;
+  const rings = 28;
+  const sectors = 72;
   for (let i = 0; i < rings; i++) {
     // Rings of equal projected area, so that every direction weighs pi / (rings * sectors).
     const sine = Math.sqrt((i + 0.5) / rings);

@@ -40,7 +40,8 @@ export interface Enclosure {
   /** For each piece its patch in the exchange, and its share of that patch's area. */
   readonly patchOf: Uint16Array;
   readonly shareOfPatch: Float64Array;
-  /** How many patches the pieces are quarters of. */
+  /** The patches the pieces are quarters of. */
+  readonly coarse: readonly Patch[];
   readonly coarseCount: number;
 }
 
@@ -101,6 +102,7 @@ export function enclosureOf(
     revealPieces: revealPiecesOf(pieces),
     patchOf,
     shareOfPatch,
+    coarse: patches,
     coarseCount: coarse.length,
     patches: pieces,
     patchAt: finderOf(faces, fineLines),

@@ -58,6 +58,9 @@ export interface Factor {
   readonly looks: Uint8Array | null;
 }
 
+/** Patches that take less than this of each other's view count as in sight: together they pass on a few hundredths. */
+const FAINTEST_VIEW = 5e-4;
+
 /** Times the exchange is evened out so that every patch's view of the room sums to 1. */
 const EVENINGS = 4;
 
@@ -76,7 +79,7 @@ export function factorise(patches: readonly Patch[], sight: Sight | null = null)
       if (p.face === q.face) continue;
       if (p.openArea === 0 || q.openArea === 0) continue;
       let both = exchange(p, q);
-      if (sight && looks && both > 0) {
+      if (sight && looks && both > FAINTEST_VIEW * Math.min(p.area, q.area)) {
         const clear = sight(i, j);
         looks[i * all + j] = clear;
         looks[j * all + i] = clear;

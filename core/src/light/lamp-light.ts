@@ -5,15 +5,32 @@ import { distanceToRectangle, pointOn } from '../room/rectangle';
 import { mayStandBetween, spanOf } from '../room/span';
 import type { Enclosure } from './enclosure';
 import { passesOpening } from './reveal';
-import type { Piece } from './surfaces';
+import type { Patch } from './surfaces';
 
 /**
  * What a lamp gives to each piece of a room's surfaces, straight, as its mean over the piece, umol m-2 s-1. All pieces
  * together get what leaves the lamp, less what goes out of windows, within 1 %.
  */
-export function lampOnSurfaces(lamp: PlacedLamp, { patches }: Enclosure, solids: readonly Occluder[]): Float64Array {
-  return Float64Array.from(patches, (piece) =>
-    piece.reflectance === 0 || piece.openArea === 0 ? 0 : meanOn(piece, lamp, solids),
+export function lampOnSurfaces(
+  lamp: PlacedLamp,
+  { patches, coarse, patchOf }: Pick<Enclosure, 'patches' | 'coarse' | 'patchOf'>,
+  solids: readonly Occluder[],
+): Float64Array {
+  const onPatch = coarse.map((patch) => (isSeenAlike(patch, lamp, solids) ? meanOn(patch, lamp, solids) : null));
+  return Float64Array.from(patches, (piece, index) => {
+    if (piece.reflectance === 0 || piece.openArea === 0) return 0;
+    return onPatch[patchOf[index]!] ?? meanOn(piece, lamp, solids);
+  });
+}
+
+/** A patch farther from a lamp than this many times its own size is looked at as one where nothing stands between. */
+const FAR_PATCH = 4;
+
+function isSeenAlike({ rectangle, centre, behind }: Patch, lamp: PlacedLamp, solids: readonly Occluder[]): boolean {
+  return (
+    !behind &&
+    distanceToRectangle(lamp.face, centre) > FAR_PATCH * Math.max(rectangle.sizeU, rectangle.sizeV) &&
+    mayStandBetween(solids, spanOf(rectangle), lamp.span).length === 0
   );
 }
 
@@ -23,7 +40,7 @@ const MOST_PARTS = 14;
 /** Parts each way where something may throw its shadow over the piece. */
 const LEAST_IN_SHADE = 2;
 
-function meanOn({ rectangle, centre, behind }: Piece, lamp: PlacedLamp, solids: readonly Occluder[]): number {
+function meanOn({ rectangle, centre, behind }: Patch, lamp: PlacedLamp, solids: readonly Occluder[]): number {
   const { normal, sizeU, sizeV } = rectangle;
   const half = Math.hypot(sizeU, sizeV) / 2;
   const away = Math.max(0.01, distanceToRectangle(lamp.face, centre) - half);

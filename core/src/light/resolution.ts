@@ -14,7 +14,7 @@ export interface Resolution {
 
 export const DEFAULT_RESOLUTION: Resolution = {
   patchesAlong: 6,
-  spot: { cellPerDistance: 0.22, least: 6, most: 36 },
+  spot: { cellPerDistance: 0.22, least: 6, most: 36, finerAtEdges: 2 },
   surface: { cellPerDistance: 0.5, least: 3, most: 14 },
   sunCells: 10,
 };

@@ -8,7 +8,7 @@ import type { Pane } from './pane';
 import type { Resolution } from './resolution';
 import { glassOf } from './reveal';
 import { mayStandBetween, spanOf } from '../room/span';
-import { liesOn } from './surfaces';
+import { liesOn, type Patch } from './surfaces';
 
 /** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
 export interface SurfaceLight {
@@ -26,27 +26,33 @@ export interface SurfaceLight {
 
 /** Looks at a window from every piece that reflects, past whatever stands in the room. */
 export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): SurfaceLight {
-  const { patches } = enclosure;
-  const glass = glassOf(pane);
-  const count = patches.length;
+  const { patches: pieces, coarse } = enclosure;
+  const count = pieces.length;
   const all = new Float64Array(count * COARSE_NET.count);
-  const ground = new Float64Array(count);
-  const obstruction = new Float64Array(count);
-  const optics = new Float64Array(count);
-  const veil = new Float64Array(count);
-  for (let piece = 0; piece < count; piece++) {
-    const { rectangle, reflectance, behind } = patches[piece]!;
-    if (reflectance === 0 || liesOn(pane.opening, rectangle)) continue;
-    // The sides of another window's reveal see this one across the room at best: that is left out.
-    if (behind && behind !== pane.opening) continue;
-    const sky = all.subarray(piece * COARSE_NET.count, (piece + 1) * COARSE_NET.count);
-    const light: DirectLight = { net: COARSE_NET, sky, ground: 0, obstruction: 0, optics: 0, veil: 0 };
-    addMeanLight(light, behind ? glass : pane, rectangle, behind ? [] : enclosure.solids, resolution);
-    ground[piece] = light.ground;
-    obstruction[piece] = light.obstruction;
+  const light = {
+    ground: new Float64Array(count),
+    obstruction: new Float64Array(count),
+    optics: new Float64Array(count),
+    veil: new Float64Array(count),
+  };
+  const put = (piece: number, { sky, ground, obstruction, optics, veil }: DirectLight) => {
+    all.set(sky, piece * COARSE_NET.count);
+    light.ground[piece] = ground;
+    light.obstruction[piece] = obstruction;
     // A curtain hangs on the room's side of the reveal: it sends nothing to the reveal's own sides.
-    optics[piece] = behind ? 0 : light.optics;
-    veil[piece] = light.veil;
+    light.optics[piece] = pieces[piece]!.behind ? 0 : optics;
+    light.veil[piece] = veil;
+  };
+  const look = lookerAt(pane, enclosure, resolution);
+  const apart = piecesByPatch(enclosure);
+  for (const [patch, own] of apart.entries()) {
+    if (!mayBeLit(coarse[patch]!, pane)) continue;
+    if (isSeenAlike(coarse[patch]!, pane, enclosure)) {
+      const seen = look(coarse[patch]!);
+      for (const piece of own) put(piece, seen);
+    } else {
+      for (const piece of own) if (pieces[piece]!.reflectance > 0) put(piece, look(pieces[piece]!));
+    }
   }
   const nodes = nodesSeen(all, count);
   const width = nodes.length;
@@ -54,7 +60,40 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
   for (let piece = 0; piece < count; piece++) {
     for (let i = 0; i < width; i++) sky[i * count + piece] = all[piece * COARSE_NET.count + nodes[i]!]!;
   }
-  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ground, obstruction, optics, veil };
+  return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ...light };
+}
+
+/** The pieces of each patch, in the order of the patches. */
+function piecesByPatch({ patches, coarseCount }: Enclosure): number[][] {
+  const lists = Array.from({ length: coarseCount }, (): number[] => []);
+  patches.forEach(({ of }, index) => lists[of]!.push(index));
+  return lists;
+}
+
+/** The sides of another window's reveal see this one across the room at best: that is left out. */
+const mayBeLit = ({ reflectance, openArea, rectangle, behind }: Patch, pane: Pane): boolean =>
+  reflectance > 0 && openArea > 0 && !liesOn(pane.opening, rectangle) && (!behind || behind === pane.opening);
+
+/** A patch farther from a window than this many times its own size is looked at as one where nothing stands between. */
+const FAR_PATCH = 2.5;
+
+function isSeenAlike({ rectangle, centre, behind }: Patch, { opening }: Pane, { solids }: Enclosure): boolean {
+  const away = distanceTo(opening, centre);
+  return (
+    !behind &&
+    away > FAR_PATCH * Math.max(rectangle.sizeU, rectangle.sizeV) &&
+    mayStandBetween(solids, spanOf(rectangle), spanOf(opening)).length === 0
+  );
+}
+
+/** Tells what a patch or piece gets straight from a window: from the glass where it lies in its reveal. */
+function lookerAt(pane: Pane, { solids }: Enclosure, resolution: Resolution): (patch: Patch) => DirectLight {
+  const glass = glassOf(pane);
+  return ({ rectangle, behind }) => {
+    const light: DirectLight = { ...emptyCoefficients(COARSE_NET), optics: 0, veil: 0 };
+    addMeanLight(light, behind ? glass : pane, rectangle, behind ? [] : solids, resolution);
+    return light;
+  };
 }
 
 function patchMeans(sky: Float32Array, width: number, { patchOf, shareOfPatch, coarseCount }: Enclosure): Float32Array {
