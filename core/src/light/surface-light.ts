@@ -26,7 +26,7 @@ export interface SurfaceLight {
 
 /** Looks at a window from every piece that reflects, past whatever stands in the room. */
 export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): SurfaceLight {
-  const { patches: pieces, coarse } = enclosure;
+  const { patches: pieces } = enclosure;
   const count = pieces.length;
   const all = new Float64Array(count * COARSE_NET.count);
   const light = {
@@ -44,16 +44,9 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
     light.veil[piece] = veil;
   };
   const look = lookerAt(pane, enclosure, resolution);
-  const apart = piecesByPatch(enclosure);
-  for (const [patch, own] of apart.entries()) {
-    if (!mayBeLit(coarse[patch]!, pane)) continue;
-    if (isSeenAlike(coarse[patch]!, pane, enclosure)) {
-      const seen = look(coarse[patch]!);
-      for (const piece of own) put(piece, seen);
-    } else {
-      for (const piece of own) if (pieces[piece]!.reflectance > 0) put(piece, look(pieces[piece]!));
-    }
-  }
+  pieces.forEach((piece, index) => {
+    if (mayBeLit(piece, pane)) put(index, look(piece));
+  });
   const nodes = nodesSeen(all, count);
   const width = nodes.length;
   const sky = new Float32Array(count * width);
@@ -63,30 +56,11 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
   return { nodes, sky, patchSky: patchMeans(sky, width, enclosure), ...light };
 }
 
-/** The pieces of each patch, in the order of the patches. */
-function piecesByPatch({ patches, coarseCount }: Enclosure): number[][] {
-  const lists = Array.from({ length: coarseCount }, (): number[] => []);
-  patches.forEach(({ of }, index) => lists[of]!.push(index));
-  return lists;
-}
-
 /** The sides of another window's reveal see this one across the room at best: that is left out. */
 const mayBeLit = ({ reflectance, openArea, rectangle, behind }: Patch, pane: Pane): boolean =>
   reflectance > 0 && openArea > 0 && !liesOn(pane.opening, rectangle) && (!behind || behind === pane.opening);
 
-/** A patch farther from a window than this many times its own size is looked at as one where nothing stands between. */
-const FAR_PATCH = 2.5;
-
-function isSeenAlike({ rectangle, centre, behind }: Patch, { opening }: Pane, { solids }: Enclosure): boolean {
-  const away = distanceTo(opening, centre);
-  return (
-    !behind &&
-    away > FAR_PATCH * Math.max(rectangle.sizeU, rectangle.sizeV) &&
-    mayStandBetween(solids, spanOf(rectangle), spanOf(opening)).length === 0
-  );
-}
-
-/** Tells what a patch or piece gets straight from a window: from the glass where it lies in its reveal. */
+/** Tells what a piece gets straight from a window: from the glass where it lies in its reveal. */
 function lookerAt(pane: Pane, { solids }: Enclosure, resolution: Resolution): (patch: Patch) => DirectLight {
   const glass = glassOf(pane);
   return ({ rectangle, behind }) => {

@@ -3,7 +3,7 @@ import type { Foliage, HomeFacts, Plant } from '../facts';
 import { solidBox, type Occluder, type Solid } from './occluder';
 import { LEAF_HEIGHT_M } from './geometry';
 
-/** The solid boards of a room's stands and its blocks. */
+/** The solid boards of a room's stands and its blocks, in an order of their own: however they are listed, they count alike. */
 export function solidsOf(facts: HomeFacts, roomId: string): Solid[] {
   const boards = facts.stands
     .filter((stand) => stand.roomId === roomId)
@@ -17,7 +17,9 @@ export function solidsOf(facts: HomeFacts, roomId: string): Solid[] {
     .map((block) =>
       solidBox(block.xM, block.yM, block.zM, block.widthM, block.depthM, block.heightM, block.reflectance),
     );
-  return [...boards, ...blocks];
+  return [...boards, ...blocks].sort(
+    (p, q) => p.z0 - q.z0 || p.y0 - q.y0 || p.x0 - q.x0 || p.z1 - q.z1 || p.y1 - q.y1 || p.x1 - q.x1,
+  );
 }
 
 /** Leaf area over ground covered, by how a crown looks. Asner, Scurlock and Hicke 2003 give 1 to 6 for canopies. */
