@@ -4,7 +4,7 @@ import type { Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import { factorise, solve, viewOf, type Factor } from './exchange';
 import type { Receiver } from './pane';
-import { latticeOf, shadeOf } from './piece-shade';
+import { latticeOf, shadeOf, type Lattice } from './piece-shade';
 import { LOOKS_BETWEEN, sightAmong } from './sight';
 import {
   NOTHING_INSIDE,
@@ -70,28 +70,13 @@ export function enclosureOf(
   const solids = takingPart(inside.solids);
   const surfaces = surfacesOf(room, openings, patchesAlong, { ...inside, solids });
   const faces = surfaces.map(({ rectangle }) => rectangle);
-  const lines = surfaces.map((surface) => surface.lines);
-  const fineLines = lines.map(quartered);
-  const deep = new Set(surfaces.map(({ behind }) => behind));
-  const held = openings.map((opening) => ({
-    opening,
-    holds: deep.has(opening) ? ('reveal' as const) : ('glass' as const),
-  }));
-  const cells = (cut: readonly Lines[]) =>
-    surfaces.flatMap((surface, index) => cellsOf(surface, index, cut[index]!, held, solids));
-  const coarse = cells(lines);
-  const coarseAt = finderOf(faces, lines);
-  const pieces = cells(fineLines).map((piece): Piece => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
-  const patchOf = Uint16Array.from(pieces, (piece) => piece.of);
-  const openOf = new Float64Array(coarse.length);
-  for (const piece of pieces) openOf[piece.of]! += piece.openArea;
-  const shareOfPatch = Float64Array.from(pieces, ({ openArea, of }) => (openArea > 0 ? openArea / openOf[of]! : 0));
-  const reflectanceOf = Float64Array.from(pieces, (piece) => piece.reflectance);
+  const { pieces, patches, fineLines } = cutSurfaces(surfaces, openings, solids);
   const isPlain = inside.reveals.length === 0 && solids.length === 0;
-  const patches = coarse.map((patch, i) => ({ ...patch, openArea: openOf[i]! }));
   const factor = factorise(patches, isPlain ? null : sightAmong(patches, solids));
-  const viewsFrom = pieceViews(pieces, patches, factor.looks);
-  const lattices = surfaces.map((surface, index) => latticeOf(surface, fineLines[index]!));
+  const patchOf = Uint16Array.from(pieces, (piece) => piece.of);
+  const shareOfPatch = Float64Array.from(pieces, ({ openArea, of }) =>
+    openArea > 0 ? openArea / patches[of]!.openArea : 0,
+  );
   return {
     surfaces,
     faces,
@@ -103,36 +88,90 @@ export function enclosureOf(
     patchOf,
     shareOfPatch,
     coarse: patches,
-    coarseCount: coarse.length,
+    coarseCount: patches.length,
     patches: pieces,
     patchAt: finderOf(faces, fineLines),
-    importance(receiver, occluders) {
-      const whole = new Float64Array(pieces.length);
-      const byBounces = new Float64Array(pieces.length);
-      const seen = new Float64Array(coarse.length);
-      const far = new Float64Array(coarse.length);
-      const shade = shadeOf(lattices, pieces, receiver, occluders);
-      for (let i = 0; i < whole.length; i++) {
-        const reflectance = reflectanceOf[i]!;
-        if (reflectance === 0) continue;
-        let view = viewOf(pieces[i]!, receiver);
-        if (view === 0) continue;
-        view *= shade ? shade[i]! : 1;
-        if (view === 0) continue;
-        const passedOn = view * reflectance;
-        whole[i] = passedOn;
-        if (view > NEAR_VIEW) addRow(seen, passedOn, viewsFrom(i), 0);
-        else far[patchOf[i]!]! += passedOn;
-      }
-      for (let k = 0; k < coarse.length; k++) if (far[k] !== 0) addRow(seen, far[k]!, factor.views, k * coarse.length);
-      const gathered = solve(factor, seen);
-      for (let i = 0; i < whole.length; i++) {
-        const bounced = gathered[patchOf[i]!]! * shareOfPatch[i]!;
-        byBounces[i] = bounced;
-        whole[i]! += bounced;
-      }
-      return { whole, byBounces };
-    },
+    importance: importanceIn({
+      pieces,
+      patchOf,
+      shareOfPatch,
+      factor,
+      coarseCount: patches.length,
+      viewsFrom: pieceViews(pieces, patches, factor.looks),
+      lattices: surfaces.map((surface, index) => latticeOf(surface, fineLines[index]!)),
+    }),
+  };
+}
+
+/** The patches of all surfaces, and their quarters; a patch is as open as its quarters are. */
+function cutSurfaces(
+  surfaces: readonly Surface[],
+  openings: readonly Rectangle[],
+  solids: readonly Solid[],
+): { pieces: Piece[]; patches: Patch[]; fineLines: Lines[] } {
+  const lines = surfaces.map((surface) => surface.lines);
+  const fineLines = lines.map(quartered);
+  const deep = new Set(surfaces.map(({ behind }) => behind));
+  const held = openings.map((opening) => ({
+    opening,
+    holds: deep.has(opening) ? ('reveal' as const) : ('glass' as const),
+  }));
+  const cells = (cut: readonly Lines[]) =>
+    surfaces.flatMap((surface, index) => cellsOf(surface, index, cut[index]!, held, solids));
+  const coarse = cells(lines);
+  const coarseAt = finderOf(
+    surfaces.map(({ rectangle }) => rectangle),
+    lines,
+  );
+  const pieces = cells(fineLines).map((piece): Piece => ({ ...piece, of: coarseAt(piece.face, piece.centre) }));
+  const openOf = new Float64Array(coarse.length);
+  for (const piece of pieces) openOf[piece.of]! += piece.openArea;
+  return { pieces, patches: coarse.map((patch, i) => ({ ...patch, openArea: openOf[i]! })), fineLines };
+}
+
+interface Exchanged extends Pick<Enclosure, 'patchOf' | 'shareOfPatch' | 'coarseCount'> {
+  readonly pieces: readonly Piece[];
+  readonly factor: Factor;
+  readonly viewsFrom: (piece: number) => Float32Array;
+  readonly lattices: readonly Lattice[];
+}
+
+function importanceIn({
+  pieces,
+  patchOf,
+  shareOfPatch,
+  factor,
+  coarseCount,
+  viewsFrom,
+  lattices,
+}: Exchanged): Enclosure['importance'] {
+  const reflectanceOf = Float64Array.from(pieces, (piece) => piece.reflectance);
+  return (receiver, occluders) => {
+    const whole = new Float64Array(pieces.length);
+    const byBounces = new Float64Array(pieces.length);
+    const seen = new Float64Array(coarseCount);
+    const far = new Float64Array(coarseCount);
+    const shade = shadeOf(lattices, pieces, receiver, occluders);
+    for (let i = 0; i < whole.length; i++) {
+      const reflectance = reflectanceOf[i]!;
+      if (reflectance === 0) continue;
+      let view = viewOf(pieces[i]!, receiver);
+      if (view === 0) continue;
+      view *= shade ? shade[i]! : 1;
+      if (view === 0) continue;
+      const passedOn = view * reflectance;
+      whole[i] = passedOn;
+      if (view > NEAR_VIEW) addRow(seen, passedOn, viewsFrom(i), 0);
+      else far[patchOf[i]!]! += passedOn;
+    }
+    for (let k = 0; k < coarseCount; k++) if (far[k] !== 0) addRow(seen, far[k]!, factor.views, k * coarseCount);
+    const gathered = solve(factor, seen);
+    for (let i = 0; i < whole.length; i++) {
+      const bounced = gathered[patchOf[i]!]! * shareOfPatch[i]!;
+      byBounces[i] = bounced;
+      whole[i]! += bounced;
+    }
+    return { whole, byBounces };
   };
 }
 
