@@ -21,6 +21,8 @@ export interface LitLamp {
   /** Straight and thrown back together, as it burns. */
   readonly ppfd: number;
   readonly reflectedPpfd: number;
+  /** The same on the top of the tallest plant. */
+  readonly topPpfd: number;
   readonly circuit: Circuit;
 }
 
@@ -102,7 +104,9 @@ function monthSum(field: Float64Array, month0: number): number {
 export interface ConditionInputs {
   readonly facts: HomeFacts;
   readonly room: Room;
+  /** At the middle of the leaves, and at their top. */
   readonly daylight: DaylightYear;
+  readonly topDaylight: Pick<DaylightYear, 'peak'>;
   readonly lit: readonly LitLamp[];
   readonly air: Condition['air'];
   readonly month0: number;
@@ -110,7 +114,16 @@ export interface ConditionInputs {
 }
 
 /** One spot's month. */
-export function conditionOf({ facts, room, daylight, lit, air, month0, year }: ConditionInputs): Condition {
+export function conditionOf({
+  facts,
+  room,
+  daylight,
+  topDaylight,
+  lit,
+  air,
+  month0,
+  year,
+}: ConditionInputs): Condition {
   const month = month0 + 1;
   const lamps: Record<string, number> = {};
   let lampDli = 0;
@@ -120,7 +133,7 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
     const dli = lamp.ppfd * hours * MOL_PER_UMOL_HOUR;
     lamps[lamp.id] = dli;
     lampDli += dli;
-    if (hours > 0) lampPeak += lamp.ppfd;
+    if (hours > 0) lampPeak += lamp.topPpfd;
   }
   const days = dayTypeDlis(daylight, month0);
   const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
@@ -150,7 +163,7 @@ export function conditionOf({ facts, room, daylight, lit, air, month0, year }: C
       roomLight,
       lamps,
     },
-    peakPpfd: daylight.peak[month0]! * PPFD_PER_WATT + lampPeak,
+    peakPpfd: topDaylight.peak[month0]! * PPFD_PER_WATT + lampPeak,
     sunHoursPossible: daylight.sunHoursPossible[month0]!,
     sunHoursLikely: daylight.sunHoursLikely[month0]!,
     dayH: photoperiod.dayH,

@@ -3,6 +3,7 @@ import { airYear } from '../air';
 import { KINDS, type HomeFacts, type Plant, type Room } from '../facts';
 import type { Condition } from '../fit';
 import type { Target } from '../plant';
+import type { DaylightYear } from '../light';
 import { placedSpots, type PlacedSpot } from '../room';
 import { conditionOf, dimmed, eveningLightsOf, type LitLamp } from './conditions';
 import { AttachmentShelf, type Attachments, type Knowledge, type Sources } from './knowledge';
@@ -10,7 +11,7 @@ import { plantTargets } from './known';
 import { LitHome, type HomeSky } from './lit-home';
 import { Memory, Names } from './memory';
 import { calibrationAt, comparedReadings, type ComparedReading, type SpotCalibration } from './readings';
-import { leafPlaceOf, sceneOf } from './scene';
+import { leafPlaceOf, sceneOf, topPlaceOf } from './scene';
 
 export interface SpotAnswer {
   readonly spotId: string;
@@ -171,18 +172,27 @@ export class HomeEngine {
   private spotAnswer({ facts, year, scene, sky, placed, readings, airKeys }: SpotInputs, spot: PlacedSpot): SpotAnswer {
     const place = leafPlaceOf(scene, spot);
     const { key, year: bare } = this.lit.daylight(scene, place, sky);
-    const bareLamps = this.lit.lampsAt(scene, place, sky);
+    const topPlace = topPlaceOf(place, spot);
+    const top = topPlace === place ? null : this.lit.daylight(scene, topPlace, sky);
+    const bareLamps = this.lit.lampsAt(scene, place, sky, topPlace);
     const calibration = readings.length > 0 ? calibrationAt(spot, readings, placed) : null;
-    const lampsKey = bareLamps.map((lamp) => `${lamp.id}${lamp.ppfd}`).join();
+    const lampsKey = bareLamps.map((lamp) => `${lamp.id}${lamp.ppfd},${lamp.topPpfd}`).join();
     const calibrated = calibration ? JSON.stringify(calibration) : '';
-    const whole = `${spot.spot.id}|${key}|${lampsKey}|${airKeys.get(spot.room.id)}|${calibrated}`;
+    const whole = `${spot.spot.id}|${key}|${top?.key ?? ''}|${lampsKey}|${airKeys.get(spot.room.id)}|${calibrated}`;
     return this.spots.recall(whole, () => {
-      const daylight = calibration?.daylight ? dimmed(bare, calibration.daylight.factor) : bare;
+      const corrected = (year: DaylightYear) =>
+        calibration?.daylight ? dimmed(year, calibration.daylight.factor) : year;
+      const daylight = corrected(bare);
+      const topDaylight = top ? corrected(top.year) : daylight;
       const factor = calibration?.lamps?.factor ?? 1;
-      const lit: LitLamp[] = bareLamps.map((lamp) => ({ ...lamp, ppfd: lamp.ppfd * factor }));
+      const lit: LitLamp[] = bareLamps.map((lamp) => ({
+        ...lamp,
+        ppfd: lamp.ppfd * factor,
+        topPpfd: lamp.topPpfd * factor,
+      }));
       const air = airYear(airOf(facts, spot.room.id));
       const conditions = air.map((month, month0) =>
-        conditionOf({ facts, room: spot.room, daylight, lit, air: month, month0, year }),
+        conditionOf({ facts, room: spot.room, daylight, topDaylight, lit, air: month, month0, year }),
       );
       return { spotId: spot.spot.id, conditions, daylightFactor: daylight.daylightFactor, calibration };
     });

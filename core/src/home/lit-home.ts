@@ -84,6 +84,7 @@ export class LitHome {
       readonly id: string;
       readonly circuitId: string;
       readonly ppfd: number;
+      readonly topPpfd: number;
       readonly reflectedPpfd: number;
     }[]
   >(2000);
@@ -169,25 +170,28 @@ export class LitHome {
   /**
    * The lamps that a place notices, those of neighbouring tiers among them, with what the room's surfaces throw back; in a
    * cabinet also those of the room around it, through its shell.
+   * @param topPlace where the brightest hour is judged
    */
-  lampsAt(scene: Scene, place: LeafPlace, sky: HomeSky): LitLamp[] {
-    const own = this.lampsOfRoom(scene, place, sky);
+  lampsAt(scene: Scene, place: LeafPlace, sky: HomeSky, topPlace = place): LitLamp[] {
+    const own = this.lampsOfRoom(scene, place, topPlace, sky);
     const outer = this.outside(scene, place);
     if (!outer) return own;
     const share = place.room.room.shellTransmittance;
-    const through = this.lampsOfRoom(scene, outer, sky).map((lamp) => ({
+    const outerTop = topPlace === place ? outer : this.outside(scene, topPlace)!;
+    const through = this.lampsOfRoom(scene, outer, outerTop, sky).map((lamp) => ({
       ...lamp,
       ppfd: lamp.ppfd * share,
+      topPpfd: lamp.topPpfd * share,
       reflectedPpfd: lamp.reflectedPpfd * share,
     }));
     return [...own, ...through.filter(({ ppfd }) => ppfd > FAINTEST_PPFD)];
   }
 
-  private lampsOfRoom(scene: Scene, place: LeafPlace, sky: HomeSky): LitLamp[] {
+  private lampsOfRoom(scene: Scene, place: LeafPlace, topPlace: LeafPlace, sky: HomeSky): LitLamp[] {
     const { room, leaf, neighbours } = place;
     if (room.lamps.length === 0) return [];
     const geometry = this.geometry(place, sky);
-    const lit = this.lamps.recall(`${geometry.key}|${this.names.of(room.lampsKey)}`, () => {
+    const lit = this.lamps.recall(`${geometry.key}|${topPlace.leaf.z}|${this.names.of(room.lampsKey)}`, () => {
       const { key, lit: litRoomHere } = this.room(room);
       const occluders = [...room.solids, ...neighbours];
       return room.lamps.flatMap((placed) => {
@@ -196,8 +200,9 @@ export class LitHome {
         );
         const reflectedPpfd = reflectedLamp(onSurfaces, geometry.importance);
         const ppfd = lampPpfd(placed, leaf, occluders) + reflectedPpfd;
-        return ppfd > FAINTEST_PPFD
-          ? [{ id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, reflectedPpfd }]
+        const topPpfd = topPlace === place ? ppfd : lampPpfd(placed, topPlace.leaf, occluders) + reflectedPpfd;
+        return Math.max(ppfd, topPpfd) > FAINTEST_PPFD
+          ? [{ id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, topPpfd, reflectedPpfd }]
           : [];
       });
     });
@@ -234,7 +239,9 @@ export class LitHome {
       const importance = lit.enclosure.importance(receiver, occluders);
       const windows = spotWindows(lit, receiver, place.neighbours, importance);
       const years = windows.map((window, i) => {
-        const outside = this.panes.recall(`${bareKey}|${sky.key}|${i}|${window.place}`, () => paneYear(window, sky.sky));
+        const outside = this.panes.recall(`${bareKey}|${sky.key}|${i}|${window.place}`, () =>
+          paneYear(window, sky.sky),
+        );
         return windowYear(window, place.leaf, occluders, sky.sky, outside);
       });
       return { key, years, importance: Float32Array.from(importance.whole) };

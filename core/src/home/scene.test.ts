@@ -51,7 +51,20 @@ describe('a room put in order', () => {
   it('tells a cupboard by its solids and a lamp by its place', () => {
     const cupboard = scene({
       ...smallHome,
-      blocks: [{ id: 'k', roomId: 'r', name: 'Cupboard', xM: 3, yM: 3, zM: 0, widthM: 0.5, depthM: 0.5, heightM: 2, reflectance: 0.4 }],
+      blocks: [
+        {
+          id: 'k',
+          roomId: 'r',
+          name: 'Cupboard',
+          xM: 3,
+          yM: 3,
+          zM: 0,
+          widthM: 0.5,
+          depthM: 0.5,
+          heightM: 2,
+          reflectance: 0.4,
+        },
+      ],
     });
     expect(cupboard.geometryKey).toBe(before.geometryKey);
     expect(cupboard.solidsKey).not.toBe(before.solidsKey);

@@ -46,7 +46,12 @@ export function curtainSchedulesOf(window: Window, knowledge: Knowledge): Curtai
   const schedules: CurtainSchedule[] = [];
   const scatter = knowledge.glazing(window.glazingId)?.scatter ?? 0;
   if (scatter > 0)
-    schedules.push({ optics: { transmittance: 1, scatter, onPane: true }, months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 });
+    schedules.push({
+      optics: { transmittance: 1, scatter, onPane: true },
+      months: ALL_MONTHS,
+      fromMinute: 0,
+      toMinute: 1440,
+    });
   for (const { curtainId, ...shut } of window.curtains) {
     const optics = knowledge.curtain(curtainId);
     if (optics) schedules.push({ optics, ...shut });
@@ -163,6 +168,14 @@ export interface LeafPlace {
   readonly leaf: Vec;
   readonly neighbours: readonly Occluder[];
 }
+
+/** The same place at the top of its tallest plant; itself where that is near. */
+export function topPlaceOf(place: LeafPlace, { leaf, top }: Pick<PlacedSpot, 'leaf' | 'top'>): LeafPlace {
+  return top.z - leaf.z < SAME_LEAF_M ? place : { ...place, leaf: top };
+}
+
+/** Tops that rise less than this above the middle of the leaves have its light, m. */
+const SAME_LEAF_M = 0.05;
 
 /** A spot's leaves with the neighbours that stand in their light. */
 export function leafPlaceOf(scene: Scene, { spot, room, leaf, tierHeightM }: PlacedSpot): LeafPlace {

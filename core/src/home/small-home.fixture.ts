@@ -91,7 +91,17 @@ export const smallHome: HomeFacts = {
   stands: [
     { id: 'sill', roomId: 'r', name: 'Sill', kind: 'sill', xM: 1, yM: 0, widthM: 2, depthM: 0.3, reflectance: 0.4 },
     { id: 'shelf', roomId: 'r', name: 'Shelf', kind: 'shelf', xM: 0, yM: 3, widthM: 1, depthM: 0.4, reflectance: 0.4 },
-    { id: 'in-box', roomId: 'box', name: 'Box floor', kind: 'shelf', xM: 0, yM: 0, widthM: 0.6, depthM: 0.4, reflectance: 0.4 },
+    {
+      id: 'in-box',
+      roomId: 'box',
+      name: 'Box floor',
+      kind: 'shelf',
+      xM: 0,
+      yM: 0,
+      widthM: 0.6,
+      depthM: 0.4,
+      reflectance: 0.4,
+    },
   ],
   tiers: [
     { id: 'sill-1', standId: 'sill', heightM: 0.8, board: 'solid' },

@@ -193,7 +193,20 @@ describe('contradictions in a home', () => {
       'a cupboard through the wall',
       {
         ...smallHome,
-        blocks: [{ id: 'k', roomId: 'r', name: 'K', xM: 3.8, yM: 1, zM: 0, widthM: 0.5, depthM: 0.5, heightM: 1, reflectance: 0.4 }],
+        blocks: [
+          {
+            id: 'k',
+            roomId: 'r',
+            name: 'K',
+            xM: 3.8,
+            yM: 1,
+            zM: 0,
+            widthM: 0.5,
+            depthM: 0.5,
+            heightM: 1,
+            reflectance: 0.4,
+          },
+        ],
       },
       'blocks/k/xM',
     ],

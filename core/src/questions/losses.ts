@@ -55,7 +55,7 @@ function openedStepByStep(facts: HomeFacts, placed: PlacedSpot): HomeFacts[] {
   const unshaded: HomeFacts = {
     ...shellOf(uncurtained, (roomId) => roomId !== placed.room.id),
     blocks: [],
-    plants: [],
+    plants: uncurtained.plants.filter((plant) => plant.spotId === placed.spot.id),
     tiers: uncurtained.tiers.map((tier) => ({ ...tier, board: 'open' as const })),
   };
   const opening = { glazingId: OPENING, frameShare: 0, dirtShare: 0, revealM: 0 };

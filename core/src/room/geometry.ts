@@ -1,6 +1,6 @@
 /** The solid shape of a room: where its windows, boards and spots are in the room's frame. */
 import { RADIANS, wrapDegrees } from '../units/angle';
-import type { HomeFacts, Room, Side, Spot, Window } from '../facts';
+import type { HomeFacts, Plant, Room, Side, Spot, Window } from '../facts';
 import type { Rectangle } from './rectangle';
 import { plus, times, vec, type Vec } from './vector';
 
@@ -55,8 +55,28 @@ export function openingOf(room: Pick<Room, 'widthM' | 'depthM'>, window: Window)
   };
 }
 
-/** Leaves hold light a little above the board: where a spot's light is stated, above the tier, in metres. */
+/** Where the light of a spot without a plant of known height is stated, above its board, m. */
 export const LEAF_HEIGHT_M = 0.12;
+
+/** A crown begins at this share of a plant's height with its pot: below are pot and stem. */
+export const CROWN_FROM = 0.3;
+
+/** Heights above the board at which a plant is judged, m: the middle of its leaves for the day's sum, its top for the brightest hour. */
+export interface LeafHeights {
+  readonly middleM: number;
+  readonly topM: number;
+}
+
+/**
+ * At which heights the light of a spot counts: those of its tallest plant, or a hand's width above the board while none is
+ * known. A plant is taken for no taller than the free height over its board.
+ */
+export function leafHeights(plants: readonly Pick<Plant, 'heightCm'>[], freeHeightM: number): LeafHeights {
+  const tallest = Math.max(0, ...plants.map(({ heightCm }) => heightCm ?? 0)) / 100;
+  if (tallest === 0) return { middleM: LEAF_HEIGHT_M, topM: LEAF_HEIGHT_M };
+  const topM = Math.min(tallest, freeHeightM);
+  return { middleM: ((1 + CROWN_FROM) / 2) * topM, topM };
+}
 
 /** A spot with all that holds it. */
 export interface PlacedSpot {
@@ -65,22 +85,46 @@ export interface PlacedSpot {
   readonly standId: string;
   readonly room: Room;
   readonly tierHeightM: number;
-  /** Where its leaves are, in its own room's frame. */
+  readonly heights: LeafHeights;
+  /** The middle of its leaves, in its own room's frame. */
   readonly leaf: Vec;
+  /** The top of its tallest plant. */
+  readonly top: Vec;
 }
+
+const NO_PLANTS: readonly Plant[] = [];
 
 /** Every spot of a home with its stand, its room and the place of its leaves. Spots whose tier, stand or room is missing are left out. */
 export function placedSpots(facts: HomeFacts): PlacedSpot[] {
   const rooms = new Map(facts.rooms.map((room) => [room.id, room]));
   const stands = new Map(facts.stands.map((stand) => [stand.id, stand]));
   const tiers = new Map(facts.tiers.map((tier) => [tier.id, tier]));
+  const plantsAt = new Map<string, Plant[]>();
+  for (const plant of facts.plants) {
+    if (plant.spotId === null) continue;
+    const here = plantsAt.get(plant.spotId);
+    if (here) here.push(plant);
+    else plantsAt.set(plant.spotId, [plant]);
+  }
   return facts.spots.flatMap((spot) => {
     const tier = tiers.get(spot.tierId);
     const stand = tier && stands.get(tier.standId);
     const room = stand && rooms.get(stand.roomId);
     if (!tier || !stand || !room) return [];
-    const height = Math.min(tier.heightM + LEAF_HEIGHT_M, room.heightM - 0.02);
-    const leaf = vec(stand.xM + spot.alongM, stand.yM + spot.acrossM, height);
-    return [{ spot, tierId: tier.id, standId: stand.id, room, tierHeightM: tier.heightM, leaf }];
+    const heights = leafHeights(plantsAt.get(spot.id) ?? NO_PLANTS, spot.freeHeightM);
+    const at = (aboveM: number) =>
+      vec(stand.xM + spot.alongM, stand.yM + spot.acrossM, Math.min(tier.heightM + aboveM, room.heightM - 0.02));
+    return [
+      {
+        spot,
+        tierId: tier.id,
+        standId: stand.id,
+        room,
+        tierHeightM: tier.heightM,
+        heights,
+        leaf: at(heights.middleM),
+        top: at(heights.topM),
+      },
+    ];
   });
 }

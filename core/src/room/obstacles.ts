@@ -1,7 +1,7 @@
 /** What stands in the light inside a room: its boards and blocks, and at each spot the crowns of its neighbours. */
 import type { Foliage, HomeFacts, Plant } from '../facts';
 import { solidBox, type Occluder, type Solid } from './occluder';
-import { LEAF_HEIGHT_M } from './geometry';
+import { CROWN_FROM, LEAF_HEIGHT_M } from './geometry';
 
 /** The solid boards of a room's stands and its blocks, in an order of their own: however they are listed, they count alike. */
 export function solidsOf(facts: HomeFacts, roomId: string): Solid[] {
@@ -34,9 +34,6 @@ export interface Crown {
   readonly occluder: Occluder;
 }
 
-/** A crown begins at this share of a plant's height with its pot: below are pot and stem. */
-const CROWN_FROM = 0.3;
-
 /** Every crown of a room; a plant whose height is not known throws no shade. */
 export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
   const stands = new Map(facts.stands.filter((stand) => stand.roomId === roomId).map((stand) => [stand.id, stand]));
@@ -60,8 +57,10 @@ export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
   });
 }
 
-/** Crowns farther from a spot than this many times their height above its leaves are left out: they hide only what lies low. */
+/** Crowns farther away than this are left out unless they rise steeply: they hide only what lies low. */
 const FARTHEST_M = 1.2;
+/** Rise over distance from which a farther crown still counts. */
+const STEEP = 0.15;
 
 /**
  * What the neighbours of a spot hold between it and the light: the parts of their crowns that rise above its own
@@ -81,7 +80,7 @@ export function neighboursOf(
     const { occluder } = crown;
     if (crown.spotId === spotId || occluder.z1 <= top + 0.02) return [];
     const away = Math.hypot((occluder.x0 + occluder.x1) / 2 - leaf.x, (occluder.y0 + occluder.y1) / 2 - leaf.y);
-    if (away > FARTHEST_M) return [];
+    if (away > FARTHEST_M && occluder.z1 - leaf.z < STEEP * away) return [];
     return [{ ...occluder, z0: Math.max(occluder.z0, top) }];
   });
 }

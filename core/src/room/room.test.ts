@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { smallHome } from '../home/small-home.fixture';
 import {
+  LEAF_HEIGHT_M,
   azimuthOf,
   clearWay,
   configurationFactor,
@@ -222,7 +223,7 @@ describe('neighbours', () => {
   it('hold the part of their crowns that rises above a plant’s own top', () => {
     const crowns = crownsOf(tall, 'r');
     expect(crowns).toHaveLength(1);
-    const leaf = { ...dim.leaf, x: dim.leaf.x + 0.3 };
+    const leaf = { ...dim.leaf, x: dim.leaf.x + 0.3, z: dim.tierHeightM + LEAF_HEIGHT_M };
     const [over] = neighboursOf(crowns, 'other', leaf, dim.tierHeightM, []);
     expect(over!.z1).toBeCloseTo(0.6 + 0.6, 9);
     expect(over!.z0).toBeCloseTo(0.6 + 0.18, 9);
@@ -246,6 +247,20 @@ describe('spots', () => {
     const bright = placedSpots(smallHome).find(({ spot }) => spot.id === 'bright')!;
     expect(bright.leaf).toEqual(vec(2, 0.15, 0.8 + 0.12));
     expect(bright.room.id).toBe('r');
+  });
+
+  it('are judged at the middle of their leaves and at their top once a plant of known height stands there', () => {
+    const heightOf = (heightCm: number | null) =>
+      placedSpots({
+        ...smallHome,
+        plants: [{ ...smallHome.plants[0]!, spotId: 'bright', heightCm }],
+      }).find(({ spot }) => spot.id === 'bright')!;
+    expect(heightOf(null).leaf.z).toBeCloseTo(0.8 + LEAF_HEIGHT_M, 9);
+    expect(heightOf(null).top.z).toBeCloseTo(0.8 + LEAF_HEIGHT_M, 9);
+    expect(heightOf(40).leaf.z).toBeCloseTo(0.8 + 0.26, 9);
+    expect(heightOf(40).top.z).toBeCloseTo(0.8 + 0.4, 9);
+    // No plant is taken for taller than what is free above its board.
+    expect(heightOf(300).top.z).toBeCloseTo(0.8 + 1, 9);
   });
 
   it('whose stand is gone are left out', () => {
