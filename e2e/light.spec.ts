@@ -58,11 +58,11 @@ test('finds the height and hours for a wanted light, and hangs the lamps there',
   await page.goto('/stands/rack');
   await page.getByRole('link', { name: 'Lamps over the tier at 90 cm' }).click();
   await expect(page.getByTestId('lamp-plan')).toHaveText(
-    /^Hang them \d+ cm above the board and burn them [\d.]+ h a day\.$/,
+    /^Hang them \d+ cm above the board and run them [\d.]+ h a day\.$/,
     { timeout: 20_000 },
   );
   const mean = firstNumber(await page.getByTestId('tier-mean').textContent());
-  await page.getByRole('button', { name: 'Try that height' }).click();
+  await page.getByRole('button', { name: 'Try that height and those hours' }).click();
   await expect(page.getByRole('region', { name: 'Not kept yet' })).toContainText('Lamps over Sail rack at');
   await expect(async () =>
     expect(firstNumber(await page.getByTestId('tier-mean').textContent())).not.toBe(mean),

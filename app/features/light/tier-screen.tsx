@@ -4,6 +4,7 @@ import {
   lampPower,
   patch,
   sharedWish,
+  type Circuit,
   type HomeFacts,
   type Lamp,
   type LampPlan,
@@ -20,6 +21,7 @@ import { Pending } from '../../parts/pending';
 import { useFacts, useHome } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
+import { Choices } from '../../ui/choices';
 import { Drawing } from '../../ui/drawing';
 import { Field } from '../../ui/field';
 import { MonthSlider } from '../../ui/month-slider';
@@ -28,10 +30,11 @@ import { FONT, SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { hours, length, mol, plantName } from '../../parts/words';
+import { hours, length, mol, plantName, spotPlace } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { typedNumber } from '../../parts/typed-number';
 import { LampHours } from '../../parts/lamp-hours';
+import { LampsTouched } from '../../parts/lamp-touched';
 import { useMonth } from '../../parts/use-month';
 import { NotHere } from '../../parts/not-here';
 
@@ -90,6 +93,7 @@ function TierView({ facts, tier }: TierGiven) {
   );
   const second = (
     <>
+      <LampsTouched facts={facts} tierIds={new Set([tier.id])} />
       <Wish facts={facts} tier={tier} month={month} onMonth={setMonth} onHang={height.hang} />
       <PowerAndHeat facts={facts} tier={tier} month={month} />
       <Heading>What each lamp gives</Heading>
@@ -109,14 +113,27 @@ function useHanging(facts: HomeFacts, tier: Tier) {
   const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
   const highest = Math.max(0.3, Math.min(2, room.heightM - tier.heightM));
-  const hang = (wantedM: number) => {
+  const hang = (wantedM: number, hoursADay?: number) => {
     const toM = Math.min(highest, Math.max(LOWEST_M, wantedM));
+    const timers = facts.circuits.filter((circuit) => lamps.some((lamp) => lamp.circuitId === circuit.id));
+    const burning = hoursADay === undefined ? [] : timers.map((timer) => burningFor(timer, hoursADay));
     tryOut(
-      `Lamps over ${stand.name} at ${length(toM, units)}`,
-      lamps.map((lamp) => patch('lamps', lamp.id, { aboveM: Math.round(toM * 100) / 100 })),
+      `Lamps over ${stand.name} at ${length(toM, units)}${hoursADay === undefined ? '' : `, ${hours(hoursADay)} a day`}`,
+      [...lamps.map((lamp) => patch('lamps', lamp.id, { aboveM: Math.round(toM * 100) / 100 })), ...burning],
     );
   };
   return { aboveM: lamps[0]!.aboveM, highest, hang };
+}
+
+const TIMER_STEP_MINUTES = 5;
+
+/** A timer that burns so long about the same middle of the day, within it. */
+function burningFor({ id, onMinute, offMinute }: Circuit, hoursADay: number) {
+  const minutes = Math.max(TIMER_STEP_MINUTES, Math.ceil((hoursADay * 60) / TIMER_STEP_MINUTES) * TIMER_STEP_MINUTES);
+  const middle = (onMinute + offMinute) / 2;
+  const earliest = Math.max(0, Math.min(1440 - minutes, middle - minutes / 2));
+  const on = Math.round(earliest / TIMER_STEP_MINUTES) * TIMER_STEP_MINUTES;
+  return patch('circuits', id, { onMinute: on, offMinute: Math.min(1440, on + minutes) });
 }
 
 function HangingHeight({ height: { aboveM, highest, hang } }: { readonly height: ReturnType<typeof useHanging> }) {
@@ -271,7 +288,7 @@ interface WishGiven {
   readonly tier: Tier;
   readonly month: number;
   readonly onMonth: (month: number) => void;
-  readonly onHang: (aboveM: number) => void;
+  readonly onHang: (aboveM: number, hoursADay: number) => void;
 }
 
 /** What a tier's plants want of light in a month: the middle of the narrowest band, no peak above the tenderest. */
@@ -307,7 +324,8 @@ function Wish({ facts, tier, month, onMonth, onHang }: WishGiven) {
   const peakPpfd = typedNumber(peakText);
   const dliError = wantedDli >= 0.1 && wantedDli <= 60 ? undefined : 'From 0.1 to 60 mol a day.';
   const peakError = peakPpfd >= 5 && peakPpfd <= 2000 ? undefined : 'From 5 to 2000 µmol/m²s.';
-  const wish: LampWish | null = dliError || peakError ? null : { month, wantedDli, peakPpfd };
+  const [aim, setAim] = useState<LampWish['aim']>('least');
+  const wish: LampWish | null = dliError || peakError ? null : { month, wantedDli, peakPpfd, aim };
   const askedPlan = useLampPlan(facts, tier.id, wish);
   const plan = shownValue(askedPlan);
   return (
@@ -333,19 +351,56 @@ function Wish({ facts, tier, month, onMonth, onHang }: WishGiven) {
         onValue={(peak) => setTyped({ ...typed, peak })}
         error={peakError}
       />
+      <Small>Bring that light to</Small>
+      <Choices
+        label="Bring that light to"
+        value={aim}
+        choices={AIMS}
+        onValue={(value) => setAim(value === 'mean' ? 'mean' : 'least')}
+      />
       <Pending asked={askedPlan} />
-      {wish && plan ? <Heights plan={plan} onHang={onHang} /> : null}
+      {wish && plan ? <Heights facts={facts} plan={plan} onHang={onHang} /> : null}
     </View>
   );
 }
 
-const REFUSAL_WORD = { 'too-bright': 'too bright', 'too-long': 'over 16 h' } as const;
+const AIMS = [
+  { value: 'least', word: 'The dimmest spot' },
+  { value: 'mean', word: 'The mean of the spots' },
+];
 
-function Heights({ plan, onHang }: { readonly plan: LampPlan; readonly onHang: (aboveM: number) => void }) {
+const REFUSAL_WORD = {
+  'too-bright': 'too bright',
+  'too-long': 'over 16 h',
+  'in-the-plants': 'in the plants',
+} as const;
+
+interface HeightsGiven extends Pick<WishGiven, 'facts' | 'onHang'> {
+  readonly plan: LampPlan;
+}
+
+/** What each spot would get, a line each. */
+function SpotsOfPlan({ facts, spots }: Pick<WishGiven, 'facts'> & { readonly spots: Planned['spots'] }) {
+  return spots.map(({ spotId, dli }) => (
+    <Small key={spotId}>{`${spotPlace(facts, spotId)}: ${mol(dli)} mol a day`}</Small>
+  ));
+}
+
+type Planned = LampPlan['heights'][number];
+
+/** Why none of the heights will do. */
+function noHeight(heights: readonly Planned[]): string {
+  if (heights.every(({ refusal }) => refusal === 'in-the-plants'))
+    return 'The plants stand into the lamps at every height: give the lamps more room, or move the tallest plant.';
+  if (heights.every(({ refusal }) => refusal === 'too-bright'))
+    return 'At every height they are brighter than these plants bear: dim them.';
+  return 'No height will do: where it is dim enough, they would burn longer than 16 h. Add a lamp, or dim the ones there and hang them lower.';
+}
+
+function Heights({ facts, plan, onHang }: HeightsGiven) {
   const units = useUnits();
   const { line } = useInk();
   const best = plan.best === null ? null : plan.heights[plan.best]!;
-  const tooBright = plan.heights.every((height) => height.refusal === 'too-bright');
   return (
     <View style={{ gap: SPACE.xs }}>
       {best ? (
@@ -353,20 +408,20 @@ function Heights({ plan, onHang }: { readonly plan: LampPlan; readonly onHang: (
           <Body testID="lamp-plan">
             {best.hours < 0.05
               ? `Daylight is enough: no lamp hours are needed at ${length(best.aboveM, units)}.`
-              : `Hang them ${length(best.aboveM, units)} above the board and burn them ${hours(best.hours)} a day.`}
+              : `Hang them ${length(best.aboveM, units)} above the board and run them ${hours(best.hours)} a day.`}
           </Body>
-          <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => onHang(best.aboveM)}>
-            Try that height
+          <SpotsOfPlan facts={facts} spots={best.spots} />
+          <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => onHang(best.aboveM, best.hours)}>
+            Try that height and those hours
           </Button>
         </>
       ) : (
-        <Body testID="lamp-plan">
-          {tooBright
-            ? 'At every height they are brighter than these plants bear: dim them.'
-            : 'No height will do: where it is dim enough, they would burn longer than 16 h. Add a lamp, or dim the ones there and hang them lower.'}
-        </Body>
+        <Body testID="lamp-plan">{noHeight(plan.heights)}</Body>
       )}
-      <Small>Least, mean and most PPFD at leaf height, µmol/m²s</Small>
+      <Small>
+        Least and mean PPFD at the middle of the plants’ leaves, most at their tops, µmol/m²s; a spot without a plant is
+        judged 12 cm above the board
+      </Small>
       <View role="table" aria-label="Heights side by side">
         <View role="row" style={{ flexDirection: 'row' }}>
           {['Height', 'Least', 'Mean', 'Most', 'Even', 'Hours'].map((name) => (

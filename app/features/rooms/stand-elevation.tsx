@@ -1,5 +1,13 @@
 /** A stand from the side along its longer edge, floor to ceiling: boards, lamps with their light, and who stands where. */
-import type { HomeFacts, Lamp, Spot, Stand, Tier } from '@dulvan/core';
+import {
+  leafHeights,
+  type HomeFacts,
+  type Lamp,
+  type LeafHeights,
+  type Spot,
+  type Stand,
+  type Tier,
+} from '@dulvan/core';
 import Svg, { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT } from '../../ui/theme';
 import { useInk } from '../../ui/use-ink';
@@ -189,13 +197,42 @@ function OnSpot({ facts, tier, spot, scale: { alongX, pixelsPerM, x, y } }: OnSp
   }
   const top = base - Math.min((plant.heightCm ?? ASSUMED_CM) / 100, spot.freeHeightM) * pixelsPerM;
   const foot = half * 0.6;
+  const here = facts.plants.filter((candidate) => candidate.spotId === spot.id);
   return (
-    <Polygon
-      points={`${middle - foot},${base} ${middle + foot},${base} ${middle + half},${top} ${middle - half},${top}`}
-      fill={ink.factor.air}
-      opacity={0.35}
-      stroke={ink.factor.air}
-      strokeWidth={1.2}
-    />
+    <>
+      <Polygon
+        points={`${middle - foot},${base} ${middle + foot},${base} ${middle + half},${top} ${middle - half},${top}`}
+        fill={ink.factor.air}
+        opacity={0.35}
+        stroke={ink.factor.air}
+        strokeWidth={1.2}
+      />
+      <Judged
+        heights={leafHeights(here, spot.freeHeightM)}
+        middle={middle}
+        half={half}
+        y={(m) => base - m * pixelsPerM}
+      />
+    </>
+  );
+}
+
+interface JudgedGiven {
+  readonly heights: LeafHeights;
+  readonly middle: number;
+  readonly half: number;
+  /** Metres above the board to px. */
+  readonly y: (metres: number) => number;
+}
+
+/** Where a plant's light is judged: a whole stroke at the middle of its leaves, a broken one at its top. */
+function Judged({ heights: { middleM, topM }, middle, half, y }: JudgedGiven) {
+  const { ink } = useInk();
+  const across = { x1: middle - half - 3, x2: middle + half + 3, stroke: ink };
+  return (
+    <>
+      <Line {...across} y1={y(middleM)} y2={y(middleM)} strokeWidth={1.4} />
+      <Line {...across} y1={y(topM)} y2={y(topM)} strokeWidth={1} strokeDasharray="3 2" />
+    </>
   );
 }

@@ -15,6 +15,7 @@ import { monthName } from '../../ui/months';
 import { NotHere } from '../../parts/not-here';
 import { LampHours } from '../../parts/lamp-hours';
 import { StandElevation } from './stand-elevation';
+import { LampsTouched } from '../../parts/lamp-touched';
 import { useMonth } from '../../parts/use-month';
 
 export function StandScreen({ standId }: { readonly standId: string }) {
@@ -40,6 +41,11 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
           <StandElevation facts={facts} stand={stand} roomHeightM={room.heightM} width={width} month={month} />
         )}
       </Drawing>
+      <Small>
+        Light is judged at the whole stroke over a plant’s leaves for the day’s sum, at the broken one on its top for
+        the brightest hour.
+      </Small>
+      <LampsTouched facts={facts} tierIds={tierIds} />
       <MonthSlider month={month} onMonth={setMonth} />
       {circuits.map((circuit) => (
         <LampHours key={circuit.id} circuit={circuit} month={month} />

@@ -4,6 +4,7 @@ import {
   RISE_ELEVATION_DEG,
   casesIn,
   civilDateOf,
+  lampsTouched,
   sunDay,
   type HomeFacts,
   type TroubleCase as TroubledPlant,
@@ -26,6 +27,7 @@ import { SEVERITY_WORD, hours, latinName, plantName, spotPlace, troubleName, tro
 import { monthName } from '../../ui/months';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
+import { LampsTouched } from '../../parts/lamp-touched';
 import { MendAction } from '../../parts/mend-action';
 import { SunDayDrawing } from './sun-day-drawing';
 
@@ -60,6 +62,7 @@ export function TodayScreen() {
   );
   const second = (
     <>
+      <LampsTouched facts={facts} />
       <Cases facts={facts} cases={cases} month={month} />
       {answers ? <Nowhere facts={facts} /> : null}
       {wide ? null : around}
@@ -87,7 +90,9 @@ function Summary({ facts, cases }: Given & { readonly cases: number }) {
       {answers && state === 'ready' && plants > 0 ? (
         <Strong testID="today-summary">
           {cases === 0
-            ? 'Nothing is wrong anywhere this month.'
+            ? lampsTouched(facts).length === 0
+              ? 'Nothing is wrong anywhere this month.'
+              : 'All have the light, warmth and air they want this month.'
             : `${cases} of ${plants} plants lack something this month; ${well} have all they want.`}
         </Strong>
       ) : null}

@@ -1,5 +1,6 @@
 /** What may be true of a home but is most often a slip of the finger: told beside the field, never refused. */
-import type { ChangeList, EntryOf, HomeFacts, Lamp, Problem, Spot, Stand } from '../facts';
+import type { ChangeList, EntryOf, HomeFacts, Lamp, Plant, Problem, Spot, Stand } from '../facts';
+import { lampsTouched } from './lamp-clearance';
 
 /** More photons for each joule than the best lamps give, with a margin; and fewer than a filament gives. */
 const MOST_UMOL_PER_JOULE = 4.5;
@@ -18,10 +19,28 @@ const SAME_GROUND = 0.9;
  */
 export function doubtsOf<L extends ChangeList>(facts: HomeFacts, list: L, entry: EntryOf<L>): Problem[] {
   const told = (field: string, message: string): Problem[] => [{ list, id: entry.id, field, message }];
-  if (list === 'lamps') return lampDoubts(entry as unknown as Lamp, told);
+  if (list === 'lamps') {
+    const lamp = entry as unknown as Lamp;
+    return [...lampDoubts(lamp, told), ...touchDoubts({ ...facts, lamps: [lamp] }, 'aboveM', told)];
+  }
+  if (list === 'plants') return touchDoubts({ ...facts, plants: [entry as unknown as Plant] }, 'heightCm', told);
   if (list === 'stands') return standDoubts(facts, entry as unknown as Stand, told);
   if (list === 'spots') return spotDoubts(facts, entry as unknown as Spot, told);
   return [];
+}
+
+/** A plant that reaches a lamp: told beside the height of whichever is being changed. */
+function touchDoubts(facts: HomeFacts, field: 'aboveM' | 'heightCm', told: Told): Problem[] {
+  const [touched] = lampsTouched(facts);
+  if (!touched) return [];
+  const { plant, lamp } = touched;
+  const whose = plant.name.trim() === '' ? 'A plant' : `“${plant.name}”`;
+  return told(
+    field,
+    field === 'aboveM'
+      ? `${whose} of ${plant.heightCm} cm stands under it and would reach into it.`
+      : `It would reach into the lamp “${lamp.name}” over it.`,
+  );
 }
 
 type Told = (field: string, message: string) => Problem[];

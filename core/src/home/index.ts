@@ -2,6 +2,7 @@ export * from './conditions';
 export * from './curtains-at';
 export * from './engine';
 export * from './knowledge';
+export * from './lamp-clearance';
 export * from './known';
 export * from './lit-home';
 export * from './missing';

@@ -11,7 +11,8 @@ import { losses, type Losses, type LossesParams } from './losses';
 import { rank, type RankParams } from './rank';
 import { roomDay, type RoomDay, type RoomDayParams } from './room-day';
 import { sunlightMap, type SunlightMap, type SunlightMapParams } from './sunlight-map';
-import { lampPlan, tierField, type LampPlan, type LampWish, type TierField } from './tier-field';
+import { lampPlan, type LampPlan, type LampWish } from './lamp-plan';
+import { tierField, type TierField } from './tier-field';
 
 export * from './beside';
 export * from './best-taxa';
@@ -19,6 +20,7 @@ export * from './cases';
 export * from './compare-reading';
 export * from './home-answers';
 export * from './light-year';
+export * from './lamp-plan';
 export * from './losses';
 export * from './packed';
 export * from './rank';

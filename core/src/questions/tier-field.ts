@@ -1,8 +1,7 @@
-/** The light of lamps over a tier: its spread, the height and hours that a wanted DLI takes, its power and heat. */
+/** The light of lamps over a tier: its spread, its power and heat. */
 import { LEAF_HEIGHT_M, vec } from '../room';
-import { MOL_PER_UMOL_HOUR } from '../units';
-import type { HomeFacts, Lamp } from '../facts';
-import { meanDli, sceneOf, type HomeEngine, type Steps } from '../home';
+import type { HomeFacts } from '../facts';
+import { meanDli, sceneOf, type HomeEngine } from '../home';
 
 /** PPFD over a tier at leaf height, from every lamp that reaches it, umol m-2 s-1. */
 export interface TierField {
@@ -21,40 +20,8 @@ export interface TierField {
   readonly daylightDli: readonly number[];
 }
 
-/** One way to hang the lamps of a tier. */
-export interface HangingHeight {
-  readonly aboveM: number;
-  readonly least: number;
-  readonly mean: number;
-  readonly most: number;
-  readonly uniformity: number;
-  /** Hours a day that the wanted DLI takes on top of daylight. */
-  readonly hours: number;
-  /** Why it will not do. */
-  readonly refusal: 'too-bright' | 'too-long' | null;
-}
-
-export interface LampWish {
-  /** Month (1..12) whose daylight counts. */
-  readonly month: number;
-  readonly wantedDli: number;
-  readonly peakPpfd: number;
-}
-
-export interface LampPlan {
-  readonly heights: readonly HangingHeight[];
-  /** Index of the height that needs the least power; null when none will do. */
-  readonly best: number | null;
-}
-
 const GRID_STEP_M = 0.12;
 const MOST_CELLS = 12;
-
-/** Longest day that is asked of a timer: plants need a night. */
-export const LONGEST_LAMP_DAY_H = 16;
-
-const LOWEST_LAMP_M = LEAF_HEIGHT_M + 0.08;
-const HEIGHTS = 10;
 
 /** The field over a tier; null when the tier is not there. */
 export function tierField(
@@ -105,48 +72,6 @@ export function tierField(
     reflectedShare: sum > 0 ? reflected / sum : 0,
     daylightDli: Array.from(daylight),
   };
-}
-
-/**
- * Heights at which the lamps of a tier may hang, each with the hours that bring the wanted DLI, from low to high. The
- * best passes no peak, burns no longer than a plant's day and takes the fewest hours.
- */
-export function* lampPlan(
-  engine: HomeEngine,
-  facts: HomeFacts,
-  { tierId, wish, year }: { readonly tierId: string; readonly wish: LampWish; readonly year: number },
-): Steps<LampPlan | null> {
-  const tier = facts.tiers.find((candidate) => candidate.id === tierId);
-  const lamps = facts.lamps.filter((lamp) => lamp.tierId === tierId);
-  if (!tier || lamps.length === 0) return null;
-  const top = highestLamp(facts, tierId, lamps);
-  const heights: HangingHeight[] = [];
-  for (let i = 0; i < HEIGHTS; i++) {
-    yield i / HEIGHTS;
-    const aboveM = Math.round((LOWEST_LAMP_M + ((top - LOWEST_LAMP_M) * i) / (HEIGHTS - 1)) * 100) / 100;
-    const moved = { ...facts, lamps: facts.lamps.map((lamp) => (lamp.tierId === tierId ? { ...lamp, aboveM } : lamp)) };
-    const { least, mean, most, uniformity, daylightDli } = tierField(engine, moved, { tierId, year })!;
-    const missing = Math.max(0, wish.wantedDli - daylightDli[wish.month - 1]!);
-    const hours = mean > 0 ? missing / (mean * MOL_PER_UMOL_HOUR) : missing > 0 ? Infinity : 0;
-    const refusal =
-      most > wish.peakPpfd ? ('too-bright' as const) : hours > LONGEST_LAMP_DAY_H ? ('too-long' as const) : null;
-    heights.push({ aboveM, least, mean, most, uniformity, hours, refusal });
-  }
-  const good = heights.map((height, i) => ({ height, i })).filter(({ height }) => height.refusal === null);
-  const best = good.length === 0 ? null : good.reduce((p, q) => (q.height.hours < p.height.hours - 1e-9 ? q : p)).i;
-  return { heights, best };
-}
-
-/** As high as the board above or the ceiling lets a lamp hang. */
-function highestLamp(facts: HomeFacts, tierId: string, lamps: readonly Lamp[]): number {
-  const tier = facts.tiers.find((candidate) => candidate.id === tierId)!;
-  const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
-  const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
-  const above = facts.tiers
-    .filter((other) => other.standId === stand.id && other.heightM > tier.heightM)
-    .map((other) => other.heightM - tier.heightM - 0.03);
-  const free = Math.min(room.heightM - tier.heightM - 0.02, ...above);
-  return Math.max(LOWEST_LAMP_M + 0.05, Math.min(free, Math.max(1.5, ...lamps.map((lamp) => lamp.aboveM))));
 }
 
 /** Electricity of a tier's lamps as they are dimmed, W, and for their hours, kWh a day in a month. All of it ends as warmth in the room. */

@@ -341,35 +341,59 @@ describe('a tier under its lamps', () => {
     expect(field.daylightDli).toHaveLength(12);
   });
 
-  it('is planned: lamps hung higher light more evenly and less; the best brings the wish and passes no peak', () => {
-    const wish = { month: 1, wantedDli: 5, peakPpfd: 180 };
-    const plan = ask(engine, smallHome, 'lampPlan', { tierId: 'shelf-1', wish: wish, year: YEAR })!;
+  it('is planned for its spots: height and hours together give the dimmest spot what is wanted, and pass no peak', () => {
+    const wish = { month: 1, wantedDli: 4, peakPpfd: 250, aim: 'least' as const };
+    const two: HomeFacts = {
+      ...smallHome,
+      spots: [...smallHome.spots, { ...smallHome.spots.find(({ id }) => id === 'dim')!, id: 'edge', alongM: 0.12 }],
+    };
+    const plan = ask(engine, two, 'lampPlan', { tierId: 'shelf-1', wish, year: YEAR })!;
     const best = plan.heights[plan.best!]!;
-    expect(best.most).toBeLessThanOrEqual(180);
-    const moved: HomeFacts = { ...smallHome, lamps: smallHome.lamps.map((lamp) => ({ ...lamp, aboveM: best.aboveM })) };
-    const there = ask(engine, moved, 'tierField', { tierId: 'shelf-1', year: YEAR })!;
-    expect(there.daylightDli[0]! + there.mean * best.hours * 3600e-6).toBeCloseTo(5, 3);
+    expect(best.most).toBeLessThanOrEqual(250);
+    expect(Math.min(...best.spots.map(({ dli }) => dli))).toBeCloseTo(4, 6);
+    const moved: HomeFacts = {
+      ...two,
+      lamps: two.lamps.map((lamp) => ({ ...lamp, aboveM: best.aboveM })),
+      circuits: two.circuits.map((circuit) => ({ ...circuit, onMinute: 300, offMinute: 300 + best.hours * 60 })),
+    };
+    for (const { spotId, dli: planned } of best.spots)
+      expect(
+        ask(engine, moved, 'home', { year: YEAR }).spots.find((spot) => spot.spotId === spotId)!.conditions[0]!.dli,
+      ).toBeCloseTo(planned, 6);
     for (let i = 1; i < plan.heights.length; i++) expect(plan.heights[i]!.mean).toBeLessThan(plan.heights[i - 1]!.mean);
+    const cost = ({ hours, uniformity }: (typeof plan.heights)[number]) => hours * (1.5 - uniformity / 2);
+    for (const height of plan.heights.filter(({ refusal }) => refusal === null))
+      expect(cost(best)).toBeLessThanOrEqual(cost(height) + 1e-9);
+  });
+
+  it('is planned over the tops of its plants', () => {
+    const grown: HomeFacts = {
+      ...smallHome,
+      plants: smallHome.plants.map((plant) => ({ ...plant, spotId: 'dim', heightCm: 38 })),
+    };
+    const wish = { month: 1, wantedDli: 3, peakPpfd: 2000, aim: 'mean' as const };
+    const plan = ask(engine, grown, 'lampPlan', { tierId: 'shelf-1', wish, year: YEAR })!;
+    expect(Math.min(...plan.heights.map(({ aboveM }) => aboveM))).toBeGreaterThanOrEqual(0.43);
   });
 
   it('says when no height will do', () => {
     const dim = ask(engine, smallHome, 'lampPlan', {
       tierId: 'shelf-1',
-      wish: { month: 1, wantedDli: 60, peakPpfd: 2000 },
+      wish: { month: 1, wantedDli: 60, peakPpfd: 2000, aim: 'least' },
       year: YEAR,
     })!;
     expect(dim.best).toBeNull();
     expect(dim.heights.every((height) => height.refusal === 'too-long')).toBe(true);
     const tender = ask(engine, smallHome, 'lampPlan', {
       tierId: 'shelf-1',
-      wish: { month: 1, wantedDli: 2, peakPpfd: 5 },
+      wish: { month: 1, wantedDli: 2, peakPpfd: 5, aim: 'least' },
       year: YEAR,
     })!;
     expect(tender.heights.every((height) => height.refusal === 'too-bright')).toBe(true);
     expect(
       ask(engine, smallHome, 'lampPlan', {
         tierId: 'sill-1',
-        wish: { month: 1, wantedDli: 2, peakPpfd: 100 },
+        wish: { month: 1, wantedDli: 2, peakPpfd: 100, aim: 'least' },
         year: YEAR,
       }),
     ).toBeNull();
