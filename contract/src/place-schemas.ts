@@ -116,8 +116,9 @@ export const standSchema = z.strictObject({
   roomId: id,
   name,
   kind: z.enum(['sill', 'shelf', 'table', 'trolley', 'floor', 'rail', 'board']),
-  xM: metres(0, 30),
-  yM: metres(0, 30),
+  // Less than 0 in the reveal of a window.
+  xM: metres(-1.5, 30),
+  yM: metres(-1.5, 30),
   widthM: metres(0.05, 20),
   depthM: metres(0.05, 20),
   reflectance: share(0, 0.95),

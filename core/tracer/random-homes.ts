@@ -227,6 +227,45 @@ function standsOf(draw: Draw, room: Room, roomId: string, count: number): Furnis
   return { stands, tiers, spots };
 }
 
+/** A sill in the opening of a window, with a spot on it. */
+function sillOf(draw: Draw, room: Room, windows: readonly Window[]): Furnished {
+  const window = windows.find(({ slopeDeg, revealM }) => slopeDeg === 90 && revealM > 0.12);
+  if (!window || !draw.has('sill in the reveal', 0.5)) return { stands: [], tiers: [], spots: [] };
+  const alongX = window.side === 'a' || window.side === 'c';
+  const beyond = window.side === 'a' || window.side === 'd' ? -window.revealM : 0;
+  const wall = window.side === 'b' ? room.widthM : window.side === 'c' ? room.depthM : 0;
+  const [along, across] = [window.widthM, window.revealM];
+  const stand: Stand = {
+    id: 'sill',
+    roomId: 'room',
+    name: 'Sill',
+    kind: 'sill',
+    xM: alongX ? window.offsetM : wall + beyond,
+    yM: alongX ? wall + beyond : window.offsetM,
+    widthM: alongX ? along : across,
+    depthM: alongX ? across : along,
+    reflectance: window.revealReflectance,
+  };
+  const [atAlong, atAcross] = [draw.between(0.1, along - 0.1), draw.between(0.03, across - 0.03)];
+  const spot: Spot = {
+    id: 'sill-spot',
+    tierId: 'sill-tier',
+    name: 'Sill',
+    alongM: alongX ? atAlong : atAcross,
+    acrossM: alongX ? atAcross : atAlong,
+    sizeM: 0.2,
+    freeHeightM: 0.3,
+    loadKg: 5,
+    reach: 'easy',
+  };
+  // Open, so that the reveal's own lower side throws the light back.
+  return {
+    stands: [stand],
+    tiers: [{ id: 'sill-tier', standId: 'sill', heightM: window.sillM, board: 'open' }],
+    spots: [spot],
+  };
+}
+
 const LAMP: Lamp = {
   id: 'lamp',
   circuitId: 'circuit',
@@ -254,7 +293,7 @@ const LAMP: Lamp = {
 
 function lampsOf(draw: Draw, { stands, tiers }: Furnished, room: Room): Lamp[] {
   return tiers.flatMap((tier, i): Lamp[] => {
-    if (!draw.chance(0.5)) return [];
+    if (tier.id === 'sill-tier' || !draw.chance(0.5)) return [];
     const stand = stands.find(({ id }) => id === tier.standId)!;
     const above = tiers.filter(({ standId, heightM }) => standId === tier.standId && heightM > tier.heightM);
     const top = Math.min(room.heightM, ...above.map(({ heightM }) => heightM));
@@ -374,7 +413,13 @@ export function drawnHome(seed: number): Drawn {
   const draw = new Draw(seed);
   const room = roomOf(draw);
   const windows = windowsOf(draw, room);
-  const furnished = standsOf(draw, room, 'room', draw.whole(1, 3));
+  const furniture = standsOf(draw, room, 'room', draw.whole(1, 3));
+  const sill = sillOf(draw, room, windows);
+  const furnished: Furnished = {
+    stands: [...furniture.stands, ...sill.stands],
+    tiers: [...furniture.tiers, ...sill.tiers],
+    spots: [...furniture.spots, ...sill.spots],
+  };
   const blocks = draw.has('cupboard', 0.35)
     ? Array.from({ length: draw.whole(1, 2) }, (_, i) => {
         const [widthM, depthM, heightM] = [draw.between(0.3, 1), draw.between(0.3, 0.7), draw.between(0.5, 2)];

@@ -1,9 +1,19 @@
 /** A stand seen along its length: tiers, lamps, plants, and the lamps' hours at hand. */
-import type { HomeFacts, Spot, Stand, Tier } from '@dulvan/core';
+import {
+  hasReveal,
+  patch,
+  sillIn,
+  type HomeFacts,
+  type Room,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
+} from '@dulvan/core';
 import { View } from 'react-native';
 import { useVerdicts } from '../../state/verdicts';
-import { useFacts } from '../../state/home';
-import { RowLink, TextLink } from '../../ui/button';
+import { useFacts, useHome } from '../../state/home';
+import { Button, RowLink, TextLink } from '../../ui/button';
 import { Drawing } from '../../ui/drawing';
 import { FitMark } from '../../parts/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
@@ -51,6 +61,7 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
         <LampHours key={circuit.id} circuit={circuit} month={month} />
       ))}
       {lamps.length === 0 ? <Small>No lamp hangs here.</Small> : null}
+      {stand.kind === 'sill' ? <IntoOpening facts={facts} stand={stand} room={room} /> : null}
     </>
   );
   const second = (
@@ -70,6 +81,46 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
     </>
   );
   return <TwoPanes first={first} second={second} />;
+}
+
+interface SillGiven {
+  readonly facts: HomeFacts;
+  readonly stand: Stand;
+  readonly room: Room;
+}
+
+/** Sets a sill between the wall and the glass of a window, where most sills are, tried before it is kept. */
+function IntoOpening({ facts, stand, room }: SillGiven) {
+  const tryOut = useHome((state) => state.tryOut);
+  const windows = facts.windows.filter((window) => window.roomId === room.id && hasReveal(window));
+  const isThere = (there: ReturnType<typeof sillIn>) => there.xM === stand.xM && there.yM === stand.yM;
+  const free = windows.filter((window) => !isThere(sillIn(room, window)));
+  if (free.length === 0) return null;
+  const set = (window: Window) => () => {
+    const there = sillIn(room, window);
+    const own = facts.tiers.filter((tier) => tier.standId === stand.id);
+    const spots = facts.spots.filter((spot) => own.some((tier) => tier.id === spot.tierId));
+    tryOut(`${stand.name} in the opening of ${window.name}`, [
+      patch('stands', stand.id, there),
+      ...own.map((tier) => patch('tiers', tier.id, { heightM: window.sillM })),
+      ...spots.map((spot) =>
+        patch('spots', spot.id, {
+          alongM: Math.round((spot.alongM / stand.widthM) * there.widthM * 1000) / 1000,
+          acrossM: Math.round((spot.acrossM / stand.depthM) * there.depthM * 1000) / 1000,
+        }),
+      ),
+    ]);
+  };
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Small>
+        In the opening of its window a sill gets the light of the glass beside it; a shut curtain hangs behind it.
+      </Small>
+      {free.map((window) => (
+        <Button key={window.id} onPress={set(window)}>{`Set it into the opening of ${window.name}`}</Button>
+      ))}
+    </View>
+  );
 }
 
 interface TierGiven {

@@ -16,7 +16,7 @@ import {
   type Tier,
   type Window,
 } from '../facts';
-import { sideLength } from '../room';
+import { reachInto, sideLength } from '../room';
 import { knowledgeProblems } from './knowledge-problems';
 
 const metres = (value: number) => `${Number(value.toFixed(2))} m`;
@@ -68,7 +68,13 @@ type Indexes = ReturnType<typeof indexes>;
 
 function indexes(facts: HomeFacts) {
   const index = <T extends { readonly id: string }>(list: readonly T[]) => new Map(list.map((item) => [item.id, item]));
-  return { rooms: index(facts.rooms), stands: index(facts.stands), tiers: index(facts.tiers), air: facts.air };
+  return {
+    rooms: index(facts.rooms),
+    stands: index(facts.stands),
+    tiers: index(facts.tiers),
+    air: facts.air,
+    windows: facts.windows,
+  };
 }
 
 function airProblems(statement: AirStatement, { air }: Indexes): Problem[] {
@@ -174,18 +180,30 @@ function blockProblems(block: Block, { rooms }: Indexes): Problem[] {
   );
 }
 
-function standProblems(stand: Stand, { rooms }: Indexes): Problem[] {
+function standProblems(stand: Stand, { rooms, windows }: Indexes): Problem[] {
   const room = rooms.get(stand.roomId);
   if (!room) return [];
   const at = (field: string, message: string): Problem => ({ list: 'stands', id: stand.id, field, message });
   const problems: Problem[] = [];
-  const fits = (field: string, sizeField: string, from: number, size: number, whole: number, way: string) => {
-    if (size > whole + SLACK_M) problems.push(at(sizeField, `Larger than the room ${way}: at most ${metres(whole)}.`));
-    else if (from + size > whole + SLACK_M)
-      problems.push(at(field, `It would stand through the wall: at most ${metres(whole - size)}.`));
+  const reach = reachInto({ windows }, room, stand);
+  const fits = (
+    field: string,
+    sizeField: string,
+    from: number,
+    size: number,
+    low: number,
+    high: number,
+    way: string,
+  ) => {
+    if (size > high - low + SLACK_M)
+      problems.push(at(sizeField, `Larger than the room ${way}: at most ${metres(high - low)}.`));
+    else if (from + size > high + SLACK_M)
+      problems.push(at(field, `It would stand through the wall: at most ${metres(high - size)}.`));
+    else if (from < low - SLACK_M)
+      problems.push(at(field, `It would stand through the wall: at least ${metres(low)}.`));
   };
-  fits('xM', 'widthM', stand.xM, stand.widthM, room.widthM, 'along wall A');
-  fits('yM', 'depthM', stand.yM, stand.depthM, room.depthM, 'from wall A to C');
+  fits('xM', 'widthM', stand.xM, stand.widthM, -reach.d, room.widthM + reach.b, 'along wall A');
+  fits('yM', 'depthM', stand.yM, stand.depthM, -reach.a, room.depthM + reach.c, 'from wall A to C');
   return problems;
 }
 

@@ -5,8 +5,10 @@ import {
   crownsOf,
   enclosuresOf,
   neighboursOf,
+  revealAround,
   solidsOf,
   vec,
+  wallAround,
   type Crown,
   type Occluder,
   type PlacedSpot,
@@ -181,7 +183,9 @@ const SAME_LEAF_M = 0.05;
 export function leafPlaceOf(scene: Scene, { spot, room, leaf, tierHeightM }: PlacedSpot): LeafPlace {
   const roomScene = scene.rooms.get(room.id)!;
   const crowns = neighboursOf(roomScene.crowns, spot.id, leaf, tierHeightM, scene.plantsAt.get(spot.id) ?? []);
-  return { room: roomScene, leaf, neighbours: [...crowns, ...enclosuresOf(scene.facts.rooms, room.id, null)] };
+  const reveal = revealAround(room, roomScene.windows, leaf);
+  const wall = reveal ? wallAround(room, reveal) : [];
+  return { room: roomScene, leaf, neighbours: [...crowns, ...wall, ...enclosuresOf(scene.facts.rooms, room.id, null)] };
 }
 
 type Sizes = Pick<Room, 'widthM' | 'depthM' | 'heightM'>;

@@ -67,7 +67,7 @@ export function enclosureOf(
   patchesAlong: number,
   inside: Inside = NOTHING_INSIDE,
 ): Enclosure {
-  const solids = takingPart(inside.solids);
+  const solids = takingPart(inside.solids, room);
   const surfaces = surfacesOf(room, openings, patchesAlong, { ...inside, solids });
   const faces = surfaces.map(({ rectangle }) => rectangle);
   const { pieces, patches, fineLines } = cutSurfaces(surfaces, openings, solids);

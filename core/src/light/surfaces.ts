@@ -57,8 +57,15 @@ export const NOTHING_INSIDE: Inside = { reveals: [], solids: [] };
 /** Things beyond this many, the smallest first, shade spots but neither throw light back nor darken walls. */
 const MOST_SOLIDS = 40;
 
+/** A side this near to the room's own face is hidden by it, m. */
+const FLUSH_M = 0.002;
+
 /** The solid things that take part in the exchange. */
-export function takingPart(solids: readonly Solid[]): readonly Solid[] {
+export function takingPart(all: readonly Solid[], { widthM, depthM }: Shape): readonly Solid[] {
+  // A sill in a reveal lies on its lower side, which takes part already.
+  const solids = all.filter(
+    ({ x0, y0, x1, y1 }) => x0 > -FLUSH_M && y0 > -FLUSH_M && x1 < widthM + FLUSH_M && y1 < depthM + FLUSH_M,
+  );
   if (solids.length <= MOST_SOLIDS) return solids;
   const sizeOf = (o: Solid) => (o.x1 - o.x0) * (o.y1 - o.y0) + (o.z1 - o.z0) * (o.x1 - o.x0 + o.y1 - o.y0);
   const kept = new Set([...solids].sort((p, q) => sizeOf(q) - sizeOf(p)).slice(0, MOST_SOLIDS));
@@ -122,9 +129,6 @@ export function evenLines({ sizeU, sizeV }: Rectangle, stepM: number): Lines {
   };
   return { u: along(sizeU), v: along(sizeV) };
 }
-
-/** A side this near to the room's own face is hidden by it, m. */
-const FLUSH_M = 0.002;
 
 /** The sides of a box or board that show in a room. */
 function sidesOf({ x0, y0, z0, x1, y1, z1 }: Solid, { widthM, depthM, heightM }: Shape): Rectangle[] {
