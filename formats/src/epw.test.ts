@@ -141,6 +141,17 @@ describe('a broken file of weather', () => {
     expect(refusal(changed.join('\r\n')).message).toContain(reason);
   });
 
+  it.each([
+    ['early', 1],
+    ['late', -1],
+  ])('is refused when its clock is an hour %s, with the zone its light fits', (_way, shift) => {
+    const head = lines[0]!.split(',');
+    head[8] = String(Number(head[8]) + shift);
+    const off = refusal([head.join(','), ...lines.slice(1)].join('\r\n'));
+    expect(off).toMatchObject({ line: 1 });
+    expect(off.message).toMatch(/clock is off by an hour.*fits UTC\+0\.$/);
+  });
+
   it('beyond the limit is refused before it is looked at', () => {
     expect(refusal('x'.repeat(FILE_LIMIT + 1)).message).toContain('larger than 50 MB');
   });

@@ -69,6 +69,7 @@ function readText(text: string, remarks: string[]): ParsedWeather {
   const year = inOrder(hours, remarks);
   const filled = fillMissing(year, head, remarks);
   checkClock(filled, head);
+  checkHour(filled, head);
   checkClosure(filled, head, remarks);
   const years = [...new Set(year.map((hour) => hour.year))].sort((p, q) => p - q);
   return {
@@ -257,6 +258,41 @@ function checkClock(hours: readonly WeatherHour[], head: Head): void {
       `${Math.round((byNight / all) * 100)} % of its light falls while the sun is down at the place it names: latitude, longitude or time zone must be wrong.`,
     );
   }
+}
+
+/** Sines of the sun's height between which an hour may be light or dark. */
+const SURELY_DARK = -0.03;
+const SURELY_LIGHT = 0.09;
+/** Global light from which an hour counts as light, W m-2. */
+const LIGHT_W = 4;
+/** So many hours of the year must be light or dark against the sun, and so many times fewer on a clock an hour off. */
+const LEAST_AGAINST = 120;
+const FEWER_ELSEWHERE = 3;
+
+/** A clock that is off by an hour leaves mornings dark and evenings light: the sun's own hours show it. */
+function checkHour(hours: readonly WeatherHour[], head: Head): void {
+  const against = (shiftH: number) => {
+    const place = { ...head, utcOffsetH: head.utcOffsetH + shiftH };
+    return hours.filter(({ global }, i) => {
+      const sine = sineMidHour(i, place);
+      return global > LIGHT_W ? sine < SURELY_DARK : sine > SURELY_LIGHT;
+    }).length;
+  };
+  const here = against(0);
+  if (here < LEAST_AGAINST) return;
+  const shift = [-1, 1].find((shiftH) => against(shiftH) * FEWER_ELSEWHERE < here);
+  if (shift === undefined) return;
+  const named = (offset: number) => `UTC${offset < 0 ? '−' : '+'}${Math.abs(offset)}`;
+  throw new Broken(
+    1,
+    `Its clock is off by an hour: ${here} hours are light or dark against the sun on ${named(head.utcOffsetH)}, the time zone it names; its light fits ${named(head.utcOffsetH + shift)}.`,
+  );
+}
+
+/** Sine of the sun's elevation in the middle of an hour of the year, also below the horizon. */
+function sineMidHour(i: number, head: Head): number {
+  const atMs = Date.UTC(2025, 0, 1) + (i + 0.5 - head.utcOffsetH) * 3_600_000;
+  return Math.sin((sunPosition(atMs, head).elevationDeg * Math.PI) / 180);
 }
 
 /** Beam on level ground and diffuse light make the global light: a year may miss it by this share, and is doubted above that. */

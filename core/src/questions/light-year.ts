@@ -1,7 +1,8 @@
 /** A spot's light year: what shines on it, and how strongly, at each half hour of each day. */
 import { DAY_THRESHOLD_PPFD } from '../light';
 import { placedSpots } from '../room';
-import { daysInMonth, instantOfWallClock, type CivilDate } from '../units';
+import type { Condition } from '../fit';
+import { MOL_PER_UMOL_HOUR, daysInMonth, instantOfWallClock, type CivilDate } from '../units';
 import type { HomeFacts } from '../facts';
 import { daylightOf, leafPlaceOf, momentLight, momentOf, sceneOf, type HomeEngine, type Steps } from '../home';
 
@@ -35,6 +36,7 @@ export function* lightYear(
 ): Steps<LightYear | null> {
   const shiningAt = shiningOn(engine, facts, spotId, year);
   if (!shiningAt) return null;
+  const months = engine.conditionsOf(facts, spotId, year);
   const monthDays = Array.from({ length: 12 }, (_, i) => daysInMonth(year, i + 1));
   const days = monthDays.reduce((sum, count) => sum + count, 0);
   const ppfd = new Float32Array(days * YEAR_ROWS);
@@ -42,17 +44,49 @@ export function* lightYear(
   const monthStarts: number[] = [];
   let at = 0;
   for (const [month0, count] of monthDays.entries()) {
+    const first = at;
+    const cells: Shining[] = [];
     monthStarts.push(at / YEAR_ROWS);
     for (let day = 1; day <= count; day++) {
-      yield at / ppfd.length;
-      for (let row = 0; row < YEAR_ROWS; row++, at++) {
-        const { sun, diffuse, lamps } = shiningAt({ year, month: month0 + 1, day }, (row + 0.5) * ROW_MINUTES);
-        ppfd[at] = sun + diffuse + lamps;
-        source[at] = strongest(sun, diffuse, lamps);
+      yield (first + (day - 1) * YEAR_ROWS) / ppfd.length;
+      const date = { year, month: month0 + 1, day };
+      for (let row = 0; row < YEAR_ROWS; row++) {
+        cells.push(shiningAt(date, (row + 0.5) * ROW_MINUTES, (row + momentWithin(day)) * ROW_MINUTES));
       }
+    }
+    const scale = toMonthsMean(cells, count, daylightIn(months[month0]!));
+    for (const { sun, diffuse, lamps } of cells) {
+      ppfd[at] = (sun + diffuse) * scale + lamps;
+      source[at] = strongest(sun * scale, diffuse * scale, lamps);
+      at++;
     }
   }
   return { days, ppfd, source, monthStarts };
+}
+
+/** PPFD by source, umol m-2 s-1. */
+interface Shining {
+  readonly sun: number;
+  readonly diffuse: number;
+  readonly lamps: number;
+}
+
+/** The sun is taken at another moment within the half hour each day, so that a narrow patch is not always missed: Weyl's sequence. */
+const momentWithin = (day: number) => (day * 0.6180339887) % 1;
+
+/** A month's mean daylight, mol m-2 d-1. */
+const daylightIn = ({ shares: { sun, sky, ground, obstruction, reflected } }: Condition): number =>
+  sun + sky + ground + obstruction + reflected;
+
+/** No picture is scaled by more than this to what its month gives. */
+const MOST_SCALED = 1.5;
+
+/** What the drawn daylight of a month is scaled by so that its mean is the month's: single half hours stand for a patch that moves on. */
+function toMonthsMean(cells: readonly Shining[], days: number, wantedDli: number): number {
+  const drawn =
+    cells.reduce((sum, { sun, diffuse }) => sum + sun + diffuse, 0) * (ROW_MINUTES / 60) * MOL_PER_UMOL_HOUR;
+  if (drawn <= 0) return 1;
+  return Math.max(1 / MOST_SCALED, Math.min(MOST_SCALED, (wantedDli * days) / drawn));
 }
 
 /** What shines on a spot at a minute of a date, readings counted in; null when the spot is not there. */
@@ -67,8 +101,9 @@ function shiningOn(engine: HomeEngine, facts: HomeFacts, spotId: string, year: n
   const onLamps = calibration?.lamps?.factor ?? 1;
   const { lit, sources: knowledge } = engine;
   const as = { curtains: 'as-scheduled', lamps: 'as-scheduled', sunPatch: 'between-nodes' } as const;
-  return (date: CivilDate, minute: number) => {
-    const moment = momentOf(facts, sky, instantOfWallClock(date, minute, facts.home.timeZone), 'typical', date);
+  /** @param minute by which curtains and lamps go; @param sunMinute at which the sky is taken */
+  return (date: CivilDate, minute: number, sunMinute: number): Shining => {
+    const moment = momentOf(facts, sky, instantOfWallClock(date, sunMinute, facts.home.timeZone), 'typical', date);
     const light = momentLight({ lit, knowledge, scene, place, sky, moment, minute, ...as });
     const sun = light.sun * onDaylight;
     return { sun, diffuse: daylightOf(light) * onDaylight - sun, lamps: light.lamps * onLamps + light.roomLight };

@@ -250,7 +250,7 @@ describe('a room through a day', () => {
 describe('a light year', () => {
   const year = ask(engine, smallHome, 'lightYear', { spotId: 'dim', year: YEAR })!;
 
-  it('adds up to the months’ light within the coarser steps’ error', () => {
+  it('adds up to the months’ light within 3 %', () => {
     const perMonth = Array.from({ length: 12 }, (_, month0) => {
       const from = year.monthStarts[month0]!;
       const to = year.monthStarts[month0 + 1] ?? year.days;
@@ -259,7 +259,7 @@ describe('a light year', () => {
         (to - from)
       );
     });
-    perMonth.forEach((mean, month0) => expect(Math.abs(mean / dli('dim', month0 + 1) - 1)).toBeLessThan(0.06));
+    perMonth.forEach((mean, month0) => expect(Math.abs(mean / dli('dim', month0 + 1) - 1)).toBeLessThan(0.03));
   });
 
   it('shows the lamp while it burns in winter, and night after it', () => {

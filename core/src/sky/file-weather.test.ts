@@ -56,6 +56,33 @@ describe('hours of a file', () => {
     });
   });
 
+  it('keep their beam in the far north, where the sun only grazes the horizon', () => {
+    const north = { latitude: 69.65, longitude: 18.96, elevationM: 8 };
+    const heightAt = (i: number) =>
+      sunPosition(Date.UTC(2025, 0, 1) + (i + 0.5) * 300_000 - 3_600_000, north).elevationDeg;
+    const grazing = Array.from({ length: YEAR_HOURS }, (_, i): WeatherHour => {
+      const sines = Array.from({ length: 12 }, (_unused, part) => Math.sin((heightAt(12 * i + part) * Math.PI) / 180));
+      const mean = (of: (sin: number) => number) => sines.reduce((sum, sin) => sum + (sin > 0 ? of(sin) : 0), 0) / 12;
+      const dni = mean((sin) => 780 * (1 - Math.exp(-6 * sin)));
+      const dhi = mean((sin) => 90 * sin);
+      return { dni, dhi, global: dhi + mean((sin) => 780 * (1 - Math.exp(-6 * sin)) * sin) };
+    });
+    const there = skyYear({ place: north, timeZone: 'Etc/GMT-1', year: 2026, weather: fileWeather(grazing, 1, north) });
+    const beam = new Float64Array(12);
+    for (let step = 0; step < there.steps; step++) {
+      const month0 = Math.floor(there.bin[step]! / 24);
+      for (let type = 0; type < DAY_TYPES; type++)
+        beam[month0]! += there.dni[step * DAY_TYPES + type]! / DAY_TYPES / 4 / MONTH_DAYS[month0]!;
+    }
+    let first = 0;
+    MONTH_DAYS.forEach((days, month0) => {
+      const wanted = grazing.slice(first, first + days * 24).reduce((sum, { dni }) => sum + dni, 0) / days;
+      first += days * 24;
+      // From the middle of January on, and until the end of November, the sun is up for minutes.
+      if (wanted > 20) expect(Math.abs(beam[month0]! / wanted - 1)).toBeLessThan(wanted > 200 ? 0.05 : 0.08);
+    });
+  });
+
   it('stand in order from dull days to bright ones', () => {
     for (let month0 = 0; month0 < 12; month0++) {
       const light = Array.from({ length: DAY_TYPES }, (_, type) =>

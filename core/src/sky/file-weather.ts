@@ -10,7 +10,7 @@ const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /** Clear air, against which a file's hours are held so that they can be read at any minute. */
 const LINKE_TURBIDITY = 3;
-const SUBSTEPS = 4;
+const SUBSTEPS = 12;
 
 /** Beam and diffuse light over the clear sky's, by `(month0 * DAY_TYPES + type) * 24 + hour`. */
 interface Ratios {
@@ -95,8 +95,8 @@ function ratiosOf(hours: readonly WeatherHour[], clear: readonly WeatherHour[]):
           const bare = mean(clear);
           into[base + hour] = bare > LEAST_CLEAR ? Math.min(MOST_RATIO, mean(hours) / bare) : 0;
         }
-        keepMonth(into, base, { days, group, hours, clear, field });
       }
+      keepMonth(beam, diffuse, base, { days, group, hours, clear });
     }
   }
   return { beam, diffuse };
@@ -128,22 +128,39 @@ interface MonthOfType {
   readonly group: readonly TypeDay[];
   readonly hours: readonly WeatherHour[];
   readonly clear: readonly WeatherHour[];
-  readonly field: 'dni' | 'dhi';
 }
 
-/** Light on level ground: the diffuse part, or what the beam adds to it. */
-const onGround = (hour: WeatherHour, field: 'dni' | 'dhi') =>
-  field === 'dhi' ? hour.dhi : Math.max(0, hour.global - hour.dhi);
-
-/** Scales a type's ratios so that, laid over every day of its month, they give level ground the mean of its own days. */
-function keepMonth(ratios: Float64Array, base: number, { days, group, hours, clear, field }: MonthOfType): void {
-  let wanted = 0;
-  let given = 0;
-  for (let hour = 0; hour < 24; hour++) {
-    for (const { day, share } of group) wanted += share * onGround(hours[day * 24 + hour]!, field);
-    for (const day of days) given += (ratios[base + hour]! * onGround(clear[day * 24 + hour]!, field)) / days.length;
-  }
-  if (given > 0) for (let hour = 0; hour < 24; hour++) ratios[base + hour]! *= wanted / given;
+/**
+ * Scales a type's ratios so that, laid over every day of its month, they give the beam of its own days, and level ground
+ * the light of those days: where the sun only grazes the horizon, an hour's beam and its height do not go together.
+ */
+function keepMonth(
+  beam: Float64Array,
+  diffuse: Float64Array,
+  base: number,
+  { days, group, hours, clear }: MonthOfType,
+): void {
+  const summed = (of: (hour: WeatherHour) => number) => {
+    let sum = 0;
+    for (let hour = 0; hour < 24; hour++)
+      for (const { day, share } of group) sum += share * of(hours[day * 24 + hour]!);
+    return sum;
+  };
+  const given = (ratios: Float64Array, of: (hour: WeatherHour) => number) => {
+    let sum = 0;
+    for (let hour = 0; hour < 24; hour++)
+      for (const day of days) sum += (ratios[base + hour]! * of(clear[day * 24 + hour]!)) / days.length;
+    return sum;
+  };
+  const scale = (ratios: Float64Array, factor: number) => {
+    for (let hour = 0; hour < 24; hour++) ratios[base + hour]! *= factor;
+  };
+  const straight = given(beam, ({ dni }) => dni);
+  if (straight > 0) scale(beam, summed(({ dni }) => dni) / straight);
+  const spread = given(diffuse, ({ dhi }) => dhi);
+  const beside = given(beam, ({ global, dhi }) => Math.max(0, global - dhi));
+  const wanted = Math.max(0, summed(({ global }) => global) - beside);
+  if (spread > 0) scale(diffuse, wanted / spread);
 }
 
 /** Sum of an hour list's global light by month, kWh m-2 a day, January first. */
