@@ -170,7 +170,7 @@ function openingOf(facts: HomeFacts, room: Room, window: Window, outdoors: Outdo
 }
 
 /** Light through clear panes one behind the other, index 1.526, by the cosine of incidence. */
-function fresnel(panes: number, normalTransmittance: number): (cosine: number) => number {
+export function fresnel(panes: number, normalTransmittance: number): (cosine: number) => number {
   if (panes === 0) return (cosine) => (cosine > 0 ? normalTransmittance : 0);
   const index = 1.526;
   const passing = (cosine: number, thickness: number): number => {

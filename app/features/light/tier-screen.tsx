@@ -9,12 +9,13 @@ import {
   type Lamp,
   type LampPlan,
   type LampWish,
+  type Spot,
   type Tier,
   type TierField,
 } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, Rect, Text as SvgText } from 'react-native-svg';
 import { shownValue, useLampPlan, useTierField } from '../../state/questions';
 import { useVerdicts } from '../../state/verdicts';
 import { Pending } from '../../parts/pending';
@@ -70,11 +71,17 @@ function TierView({ facts, tier }: TierGiven) {
       <Drawing
         name={`${facts.home.name}, ${stand.name}: under the lamps of the tier at ${Math.round(tier.heightM * 100)} cm`}
         minHeight={120}
-        legend={<Small>PPFD at leaf height by all lamps that reach it, µmol/m²s</Small>}
+        legend={<Small>PPFD 12 cm above the board by all lamps that reach it, µmol/m²s; rings are the spots</Small>}
       >
         {(width) =>
           field ? (
-            <Spread field={field} widthM={stand.widthM} depthM={stand.depthM} width={width} />
+            <Spread
+              field={field}
+              widthM={stand.widthM}
+              depthM={stand.depthM}
+              spots={facts.spots.filter((spot) => spot.tierId === tier.id)}
+              width={width}
+            />
           ) : (
             <Pending asked={asked} />
           )
@@ -214,24 +221,22 @@ function SpreadFigures({ field, month }: { readonly field: TierField; readonly m
       {row('Mean', `${Math.round(field.mean)} µmol/m²s`)}
       {row('Most', `${Math.round(field.most)} µmol/m²s`)}
       {row('Evenness, least over mean', field.uniformity.toFixed(2))}
-      {row('Thrown back by the walls', `${Math.round(field.reflectedShare * 100)} %`)}
+      {row('Reflected by walls and boards', `${Math.round(field.reflectedShare * 100)} %`)}
       {row(`Daylight in ${monthName(month)}, mean`, `${mol(field.daylightDli[month - 1]!)} mol a day`)}
     </View>
   );
 }
 
-/** PPFD cell by cell with its figure in it. */
-function Spread({
-  field,
-  widthM,
-  depthM,
-  width,
-}: {
+interface SpreadGiven {
   readonly field: TierField;
   readonly widthM: number;
   readonly depthM: number;
+  readonly spots: readonly Spot[];
   readonly width: number;
-}) {
+}
+
+/** PPFD cell by cell with its figure in it. */
+function Spread({ field, widthM, depthM, spots, width }: SpreadGiven) {
   const ink = useInk();
   // The longer side lies across the screen.
   const turned = depthM > widthM;
@@ -266,6 +271,13 @@ function Spread({
           />
         );
       })}
+      {spots.map(({ id, alongM, acrossM }) => (
+        <SpotRing
+          key={id}
+          x={((turned ? acrossM : alongM) / Math.max(widthM, depthM)) * drawnWidth}
+          y={drawnHeight - ((turned ? alongM : acrossM) / Math.min(widthM, depthM)) * drawnHeight}
+        />
+      ))}
       <Rect x={0.5} y={0.5} width={drawnWidth - 1} height={drawnHeight - 1} fill="none" stroke={ink.ink} />
       {Array.from(field.ppfd, (ppfd, i) => {
         const column = i % field.columns;
@@ -281,6 +293,11 @@ function Spread({
       })}
     </Svg>
   );
+}
+
+function SpotRing({ x, y }: { readonly x: number; readonly y: number }) {
+  const { ink } = useInk();
+  return <Circle cx={x} cy={y} r={13} fill="none" stroke={ink} strokeWidth={1.2} />;
 }
 
 interface WishGiven {

@@ -225,7 +225,7 @@ interface JudgedGiven {
   readonly y: (metres: number) => number;
 }
 
-/** Where a plant's light is judged: a whole stroke at the middle of its leaves, a broken one at its top. */
+/** Where a plant's light is judged: a solid line at the middle of its leaves, a dashed one at its top. */
 function Judged({ heights: { middleM, topM }, middle, half, y }: JudgedGiven) {
   const { ink } = useInk();
   const across = { x1: middle - half - 3, x2: middle + half + 3, stroke: ink };

@@ -52,8 +52,8 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
         )}
       </Drawing>
       <Small>
-        Light is judged at the whole stroke over a plant’s leaves for the day’s sum, at the broken one on its top for
-        the brightest hour.
+        A plant’s light is judged at the solid line through its leaves for the day’s sum, and at the dashed line on its
+        top for the brightest hour.
       </Small>
       <LampsTouched facts={facts} tierIds={tierIds} />
       <MonthSlider month={month} onMonth={setMonth} />

@@ -5,6 +5,8 @@ import {
   PAR_SHARE_OF_BROADBAND,
   UMOL_PER_JOULE_PAR,
   compassWord,
+  lightDoubt,
+  placedSpots,
   roomIdOfSpot,
   seasonalMonth,
   sideBearing,
@@ -59,7 +61,10 @@ export function explain(asked: Asked, figure: Figure): Explanation {
           'The hour of the month with the strongest direct sun on a clear day, with that hour’s sky, ground and reflected light on top, and every lamp that burns in the month. A fleck of sun that passes counts for its share of the hour.',
           'The sun is traced to the leaf through pane, frame and curtain at the middle of every quarter hour.',
         ],
-        assumptions: ['The five day types of the month; the brightest one counts here.', LEVEL_LEAF(asked.units)],
+        assumptions: [
+          'The five day types of the month; the brightest one counts here.',
+          heightWords(asked.facts, asked.spotId, asked.units),
+        ],
         doubt: 'A fifth either way in clear air; a leaf turned to the sun gets more than a level one.',
       };
     case 'sun':
@@ -102,7 +107,27 @@ export function explain(asked: Asked, figure: Figure): Explanation {
   }
 }
 
-const LEVEL_LEAF = (units: Units) => `The leaf lies level, ${length(LEAF_HEIGHT_M, units)} above the board.`;
+/** At which heights a spot's light is judged. */
+function heightWords(facts: HomeFacts, spotId: string, units: Units): string {
+  const placed = placedSpots(facts).find(({ spot }) => spot.id === spotId);
+  if (!placed || placed.heights.topM === placed.heights.middleM)
+    return `The leaf lies level, ${length(LEAF_HEIGHT_M, units)} above the board: no plant of known height stands there.`;
+  const { middleM, topM } = placed.heights;
+  return `Leaves lie level. The day’s sum is judged at their middle, ${length(middleM, units)} above the board, the brightest hour at the top of the tallest plant, ${length(topM, units)} above it.`;
+}
+
+/** How far a month's light may be off by the kind of place it is. */
+function doubtWords(facts: HomeFacts, spotId: string, { shares }: Condition): string {
+  const placed = placedSpots(facts).find(({ spot }) => spot.id === spotId);
+  const straight = shares.sun + shares.sky + shares.ground + shares.obstruction;
+  const daylight = straight + shares.reflected;
+  if (!placed || daylight <= 0) return 'Its daylight is next to none.';
+  const { share, method, because, surfaces } = lightDoubt(facts, placed, shares.reflected / daylight, knowledge);
+  const percent = (part: number) => `${Math.round(part * 100)} %`;
+  const by = because.length > 0 ? ` (${because.join(', ')})` : '';
+  const guessed = surfaces > 0.02 ? `, ${percent(surfaces)} for surfaces whose brightness is a guess` : '';
+  return `In a stated weather its daylight is good for about ${percent(share)}: ${percent(method)} for the method in such a place${by}, as found against an independent tracing${guessed}. One reading of a meter beats it.`;
+}
 
 function explainDli({ facts, spotId, answer, month, climate, units }: Asked, condition: Condition): Explanation {
   const { shares } = condition;
@@ -115,7 +140,7 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
       ['Sky', shares.sky],
       ['Ground outside', shares.ground],
       ['What stands outside', shares.obstruction],
-      ['Off walls, floor and ceiling', shares.reflected],
+      ['Off walls, boards and other surfaces', shares.reflected],
       ['The room’s own light', shares.roomLight],
     ] as const
   )
@@ -141,18 +166,18 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
       ...placeFacts({ facts, spotId, units }),
     ],
     method: [
-      'For each window, how much of every part of the sky, of the ground and of what stands outside reaches the leaf is traced from the geometry, straight and after any number of reflections between the room’s surfaces.',
+      'For each window, how much of every part of the sky, of the ground and of what stands outside reaches the leaf is traced from the geometry, straight and after any number of reflections between the room’s surfaces, boards, cupboards and the sides of its windows.',
       'The sun’s own beam is traced in every quarter hour of the year, past boards, cupboards and neighbours’ crowns.',
       `Both are multiplied with the month’s weather: five day types from dull to bright, whose mean is the month. Energy is turned to photons with ${PAR_SHARE_OF_BROADBAND} as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule.`,
       'A lamp gives its PPFD at the leaf, from its photons, beam or measured file, size, tilt, height and age, straight and thrown back by the room’s surfaces, times its hours.',
     ],
     assumptions: [
-      LEVEL_LEAF(units),
+      heightWords(facts, spotId, units),
       'Neighbours shade it by the part of their crowns above its own top, as leaves turned every way would; one whose height is not stated shades nothing.',
-      'Boards throw nothing back: a white shelf under lamps can add some per cent.',
+      'Plants throw no light back, and do not dim the walls behind them.',
       'An enclosure’s shell takes the same share of light from every side.',
     ],
-    doubt: `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)}; the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight years of ten, ${mol(condition.dliTypicalYear)} in a typical one (from 120 drawn years of days). The model itself is good for about a tenth near a window and a quarter deep in a room; one reading of a meter beats it.`,
+    doubt: `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)}; the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight years of ten, ${mol(condition.dliTypicalYear)} in a typical one (from 120 drawn years of days). ${doubtWords(facts, spotId, condition)}`,
   };
 }
 

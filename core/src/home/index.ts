@@ -4,6 +4,7 @@ export * from './engine';
 export * from './knowledge';
 export * from './lamp-clearance';
 export * from './known';
+export * from './light-doubt';
 export * from './lit-home';
 export * from './missing';
 export * from './moments';

@@ -91,7 +91,14 @@ export function surfacesOf(
   const { floorReflectance, ceilingReflectance, wallReflectance } = room;
   const faces = facesOf(room).map((rectangle, index): Surface => {
     const reflectance = index === 0 ? floorReflectance : index === 1 ? ceilingReflectance : wallReflectance;
-    return { rectangle, reflectance, lines: gridLines(rectangle, openings, patchesAlong), behind: null, of: null };
+    const shelves = index >= FIRST_WALL ? shelvesOn(rectangle, solids) : undefined;
+    return {
+      rectangle,
+      reflectance,
+      lines: gridLines(rectangle, openings, patchesAlong, shelves),
+      behind: null,
+      of: null,
+    };
   });
   const pale = reveals.filter(({ reflectance }) => reflectance > DARKEST_REVEAL);
   const pockets = pale.flatMap((reveal): Surface[] => {
@@ -114,6 +121,26 @@ export function surfacesOf(
     })),
   );
   return [...faces, ...pockets, ...sides];
+}
+
+/** Walls come after floor and ceiling. */
+const FIRST_WALL = 2;
+
+/** A board nearer to a wall than this parts the light on it above from that below, m. */
+const AT_WALL_M = 0.08;
+
+/** Where boards and solid things stand against a wall: no patch may reach from above one to below it, or past its ends. */
+function shelvesOn({ corner, edgeU, normal, sizeU, sizeV }: Rectangle, solids: readonly Solid[]): Lines {
+  const against = solids.filter((o) => {
+    const away = (x: number, y: number) => (x - corner.x) * normal.x + (y - corner.y) * normal.y;
+    return Math.min(away(o.x0, o.y0), away(o.x1, o.y1)) < AT_WALL_M;
+  });
+  const inside = (size: number) => (at: number) => at > 0 && at < size;
+  const along = (x: number, y: number) => (x - corner.x) * edgeU.x + (y - corner.y) * edgeU.y;
+  return {
+    u: against.flatMap((o) => [along(o.x0, o.y0), along(o.x1, o.y1)]).filter(inside(sizeU)),
+    v: against.flatMap((o) => [o.z0, o.z1]).filter(inside(sizeV)),
+  };
 }
 
 /** Patches of reveals and of things in the room are about this long, and no more than so many along an edge. */
@@ -348,6 +375,7 @@ export function gridLines(
   face: Rectangle,
   openings: readonly Rectangle[],
   patchesAlong: number,
+  shelves: Lines = { u: [], v: [] },
 ): { u: number[]; v: number[] } {
   const cutsU: number[] = [];
   const cutsV: number[] = [];
@@ -359,7 +387,14 @@ export function gridLines(
     cutsU.push(u, u + opening.sizeU);
     cutsV.push(v, v + opening.sizeV);
   }
+  addApart(cutsU, shelves.u, TOO_NEAR * face.sizeU);
+  addApart(cutsV, shelves.v, TOO_NEAR * face.sizeV);
   return { u: linesAlong(face.sizeU, cutsU, patchesAlong), v: linesAlong(face.sizeV, cutsV, patchesAlong) };
+}
+
+/** Adds cuts that are not next to one already there. */
+function addApart(cuts: number[], more: readonly number[], apart: number): void {
+  for (const cut of more) if (cuts.every((other) => Math.abs(cut - other) > apart)) cuts.push(cut);
 }
 
 function linesAlong(size: number, cuts: readonly number[], patchesAlong: number): number[] {

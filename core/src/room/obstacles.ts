@@ -58,9 +58,9 @@ export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
 }
 
 /** Crowns farther away than this are left out unless they rise steeply: they hide only what lies low. */
-const FARTHEST_M = 1.2;
+const FARTHEST_M = 2;
 /** Rise over distance from which a farther crown still counts. */
-const STEEP = 0.15;
+const STEEP = 0.1;
 
 /**
  * What the neighbours of a spot hold between it and the light: the parts of their crowns that rise above its own
