@@ -79,12 +79,14 @@ describe('the tracer', () => {
   });
 
   it('traces a home again as it was kept', () => {
-    const again = byTracer(drawnHome(3), { share: 0.02, most: 4000 });
+    const [seed, before] = Object.entries(kept)[0]!;
+    const again = byTracer(drawnHome(Number(seed)), { share: 0.02, most: 4000 });
     again.forEach((light, i) => {
-      const before = kept['3']![i]!;
-      expect(light.spotId).toBe(before.spotId);
-      expect(light.sun).toBeCloseTo(before.sun, 1);
-      expect(Math.abs(light.total - before.total)).toBeLessThan(5 * light.error + 0.02 * before.total + FAINT / 3);
+      expect(light.spotId).toBe(before[i]!.spotId);
+      expect(light.sun).toBeCloseTo(before[i]!.sun, 1);
+      expect(Math.abs(light.total - before[i]!.total)).toBeLessThan(
+        5 * light.error + 0.02 * before[i]!.total + FAINT / 3,
+      );
     });
   });
 });
@@ -143,14 +145,11 @@ describe('the engine in homes drawn at random', () => {
     const some = rows.filter(({ engine }) => engine.what === what);
     const { median, within95 } = spreadOf(some);
     expect(median).toBeLessThan(0.03);
-    expect(within95).toBeLessThan(0.08);
+    expect(within95).toBeLessThan(0.06);
   });
 
-  it('is nowhere off by more than 15 %, but among crowns and where lamps give next to nothing', () => {
-    const far = rows.filter((row) => {
-      const isHard = row.kinds.includes('crowns') || row.engine.what === 'lamps';
-      return offBeyondFaint(row) > (isHard ? 0.35 : 0.15) && Math.abs(row.engine.total - row.traced.total) > 3 * FAINT;
-    });
+  it('is nowhere off by more than 15 %', () => {
+    const far = rows.filter((row) => offBeyondFaint(row) > 0.15);
     expect(far.map((row) => `${row.seed} ${row.engine.spotId} ${offBy(row).toFixed(2)}`)).toEqual([]);
   });
 });
