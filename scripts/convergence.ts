@@ -34,10 +34,11 @@ interface Settings {
 }
 
 const { spot, surface } = DEFAULT_RESOLUTION;
-const finer = ({ cellPerDistance, least, most }: typeof spot) => ({
-  cellPerDistance: cellPerDistance / 2,
-  least: least * 2,
-  most: most * 2,
+const finer = (fineness: typeof spot) => ({
+  ...fineness,
+  cellPerDistance: fineness.cellPerDistance / 2,
+  least: fineness.least * 2,
+  most: fineness.most * 2,
 });
 const DEFAULTS: Settings = { name: 'the defaults', resolution: DEFAULT_RESOLUTION, stepMinutes: 15 };
 const DOUBLED: readonly Settings[] = [
@@ -49,11 +50,16 @@ const DOUBLED: readonly Settings[] = [
     resolution: { ...DEFAULT_RESOLUTION, surface: finer(surface) },
   },
   { ...DEFAULTS, name: 'twice the cells of the sun’s patch', resolution: { ...DEFAULT_RESOLUTION, sunCells: 24 } },
+  {
+    ...DEFAULTS,
+    name: 'half as long patches of things and reveals',
+    resolution: { ...DEFAULT_RESOLUTION, thingPatchM: 0.25 },
+  },
   { ...DEFAULTS, name: 'steps of 7.5 minutes', stepMinutes: 7.5 },
   { ...DEFAULTS, name: 'steps of 3.75 minutes', stepMinutes: 3.75 },
   {
     name: 'all of them',
-    resolution: { patchesAlong: 12, spot: finer(spot), surface: finer(surface), sunCells: 24 },
+    resolution: { patchesAlong: 12, thingPatchM: 0.25, spot: finer(spot), surface: finer(surface), sunCells: 24 },
     stepMinutes: 7.5,
   },
 ];

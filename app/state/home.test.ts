@@ -1,4 +1,5 @@
 /** The home on screen against a server that answers as told. */
+import { CONTRACT_VERSION } from '@dulvan/contract';
 import { patch, put, type HomeFacts } from '@dulvan/core';
 import { smallHome } from '../../core/src/home/small-home.fixture';
 import { useHome } from './home';
@@ -41,7 +42,7 @@ beforeEach(() => {
     asked.push({ method, path: address, body: init.body ?? null });
     const found = replies[`${method} ${address}`];
     if (!found) return Promise.reject(new TypeError('Network request failed'));
-    const { status = 200, body, contract = '4' } = typeof found === 'function' ? found() : found;
+    const { status = 200, body, contract = CONTRACT_VERSION } = typeof found === 'function' ? found() : found;
     const headers = new Map([['X-Dulvan-Contract', contract]]);
     const reply = { ok: status < 400, status, headers, json: () => Promise.resolve(body) };
     return Promise.resolve(reply as unknown as Response);

@@ -1,5 +1,6 @@
 /** Answers on screen belong to what is on screen, wherever they come from. */
 import { act, renderHook, waitFor } from '@testing-library/react-native';
+import { CONTRACT_VERSION } from '@dulvan/contract';
 import { packed, type HomeFacts } from '@dulvan/core';
 import { shownHome, showHome } from '../testing/shown-home';
 import { LANES } from './lanes';
@@ -17,7 +18,7 @@ beforeEach(() => {
     asked.push(address);
     const body = address === '/api/health' ? { ok: true, version: '1', engine: 'e' } : served?.();
     if (body === undefined || body === null) return Promise.reject(new TypeError('Network request failed'));
-    const headers = new Map([['X-Dulvan-Contract', '4']]);
+    const headers = new Map([['X-Dulvan-Contract', CONTRACT_VERSION]]);
     return Promise.resolve({
       ok: true,
       status: 200,

@@ -4,6 +4,8 @@ import type { Fineness } from './coefficients';
 export interface Resolution {
   /** Patches along each edge of a face in the exchange between walls; first light is kept on quarters of them. */
   readonly patchesAlong: number;
+  /** About how long the patches of reveals, boards and solid things are, m. */
+  readonly thingPatchM: number;
   /** Cells of a window as seen from a spot. */
   readonly spot: Fineness;
   /** The same as seen from the room's surfaces, which only pass light on and so bear a coarser look. */
@@ -14,6 +16,7 @@ export interface Resolution {
 
 export const DEFAULT_RESOLUTION: Resolution = {
   patchesAlong: 6,
+  thingPatchM: 0.5,
   spot: { cellPerDistance: 0.22, least: 6, most: 36, finerAtEdges: 2 },
   surface: { cellPerDistance: 0.5, least: 3, most: 14 },
   sunCells: 10,

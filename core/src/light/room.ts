@@ -46,7 +46,7 @@ export function litRoom(
     room,
     panes.map((pane) => pane.opening),
     resolution.patchesAlong,
-    { reveals: revealsOf(panes), solids },
+    { reveals: revealsOf(panes), solids, patchM: resolution.thingPatchM },
   );
   return {
     resolution,

@@ -50,6 +50,8 @@ export type Shape = Pick<
 export interface Inside {
   readonly reveals: readonly Reveal[];
   readonly solids: readonly Solid[];
+  /** About how long their patches are, m; `THING_PATCH_M` when left out. */
+  readonly patchM?: number | undefined;
 }
 
 export const NOTHING_INSIDE: Inside = { reveals: [], solids: [] };
@@ -86,7 +88,7 @@ export function surfacesOf(
   room: Shape,
   openings: readonly Rectangle[],
   patchesAlong: number,
-  { reveals, solids }: Inside,
+  { reveals, solids, patchM = THING_PATCH_M }: Inside,
 ): Surface[] {
   const { floorReflectance, ceilingReflectance, wallReflectance } = room;
   const faces = facesOf(room).map((rectangle, index): Surface => {
@@ -105,7 +107,7 @@ export function surfacesOf(
     const within = (rectangle: Rectangle, reflectance: number): Surface => ({
       rectangle,
       reflectance,
-      lines: evenLines(rectangle, REVEAL_PATCH_M),
+      lines: evenLines(rectangle, patchM),
       behind: reveal.opening,
       of: null,
     });
@@ -115,7 +117,7 @@ export function surfacesOf(
     sidesOf(solid, room).map((rectangle): Surface => ({
       rectangle,
       reflectance: solid.reflectance,
-      lines: evenLines(rectangle, SOLID_PATCH_M),
+      lines: evenLines(rectangle, patchM),
       behind: null,
       of: solid,
     })),
@@ -144,9 +146,8 @@ function shelvesOn({ corner, edgeU, normal, sizeU, sizeV }: Rectangle, solids: r
 }
 
 /** Patches of reveals and of things in the room are about this long, and no more than so many along an edge. */
-const REVEAL_PATCH_M = 0.5;
-const SOLID_PATCH_M = 0.5;
-const MOST_ALONG = 4;
+const THING_PATCH_M = 0.5;
+const MOST_ALONG = 8;
 
 /** Lines that part a rectangle into patches about so long. */
 export function evenLines({ sizeU, sizeV }: Rectangle, stepM: number): Lines {
