@@ -27,8 +27,18 @@ export const STAND_SPECS = {
             board: 'Wall board',
           }),
       },
-      { field: 'xM', label: 'From wall D', kind: 'length', help: 'On the plan, from the left.' },
-      { field: 'yM', label: 'From wall A', kind: 'length', help: 'On the plan, from below.' },
+      {
+        field: 'xM',
+        label: 'From wall D',
+        kind: 'length',
+        help: 'On the plan, from the left. Less than 0 lies in a window’s opening.',
+      },
+      {
+        field: 'yM',
+        label: 'From wall A',
+        kind: 'length',
+        help: 'On the plan, from below. Less than 0 lies in a window’s opening.',
+      },
       { field: 'widthM', label: 'Size along wall A', kind: 'length' },
       { field: 'depthM', label: 'Size away from wall A', kind: 'length' },
       {

@@ -57,7 +57,7 @@ describe('a form', () => {
     ['circuits', 'c', 'Lamps off at', '7:00', /go off after they come on/],
     ['spots', 'bright', 'Middle, along the stand, cm', '450', /Outside Sill/],
     ['rooms', 'r', 'Name', 'x'.repeat(10_000), /At most 80 characters/],
-    ['stands', 'shelf', 'From wall D, cm', 'far', /From 0 to 3000 cm/],
+    ['stands', 'shelf', 'From wall D, cm', 'far', /From -150 to 3000 cm/],
   ] as const)('says of %s %s what is wrong with %s “%.12s”', async (list, id, label, typed, wanted) => {
     await edit(list, id);
     fireEvent.changeText(screen.getByLabelText(label), typed);
