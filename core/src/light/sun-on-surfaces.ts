@@ -111,7 +111,7 @@ function pieceHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): number
 }
 
 /** Looks along each edge of a piece of reveal for the sun. */
-const REVEAL_LOOKS = [1 / 6, 3 / 6, 5 / 6];
+const REVEAL_LOOKS = [1 / 4, 3 / 4];
 
 /** Adds the power of a beam on the sides of its window's own reveal. */
 function addReveal(

@@ -107,19 +107,19 @@ function mixAt(
   through.curtainBack = curtainBack;
   through.paneDirect = paneDirect;
   through.paneBack = paneBack;
-  const here = (straightOn: number, onCurtain: number, onPane: number) =>
-    straight * straightOn + curtainDirect * onCurtain + paneDirect * onPane;
-  const thrown = (straightOn: number, onCurtain: number, onPane: number) =>
-    straight * straightOn + curtainBack * onCurtain + paneBack * onPane;
-  through.clearHere = here(direct.clear[bin]!, flux.clear[bin]!, veilFlux.clear[bin]!);
-  through.clearBack = thrown(back.clear[bin]!, flux.clear[bin]!, veilFlux.clear[bin]!);
-  through.evenHere = here(direct.overcast, flux.overcast, veilFlux.overcast);
-  through.evenBack = thrown(back.overcast, flux.overcast, veilFlux.overcast);
-  through.groundHere = here(direct.ground, flux.ground, veilFlux.ground) * ground;
-  through.obstructionHere = here(direct.obstruction, flux.obstruction, veilFlux.obstruction);
+  const [clearFlux, clearVeil] = [flux.clear[bin]!, veilFlux.clear[bin]!];
+  through.clearHere = straight * direct.clear[bin]! + curtainDirect * clearFlux + paneDirect * clearVeil;
+  through.clearBack = straight * back.clear[bin]! + curtainBack * clearFlux + paneBack * clearVeil;
+  through.evenHere = straight * direct.overcast + curtainDirect * flux.overcast + paneDirect * veilFlux.overcast;
+  through.evenBack = straight * back.overcast + curtainBack * flux.overcast + paneBack * veilFlux.overcast;
+  through.groundHere = (straight * direct.ground + curtainDirect * flux.ground + paneDirect * veilFlux.ground) * ground;
+  through.obstructionHere =
+    straight * direct.obstruction + curtainDirect * flux.obstruction + paneDirect * veilFlux.obstruction;
   through.outsideBack =
-    thrown(back.ground, flux.ground, veilFlux.ground) * ground +
-    thrown(back.obstruction, flux.obstruction, veilFlux.obstruction);
+    (straight * back.ground + curtainBack * flux.ground + paneBack * veilFlux.ground) * ground +
+    straight * back.obstruction +
+    curtainBack * flux.obstruction +
+    paneBack * veilFlux.obstruction;
 }
 
 /** The veils of a leaf in the reveal are those of the pane alone. */
