@@ -96,6 +96,17 @@ describe('plants in a small home', () => {
     expect(plant('q').bestFree!.spotId).toBe('bright');
   });
 
+  it('ranks a plant under lamps at its own height: close under them it has more light than one on the board', () => {
+    const free: HomeFacts = { ...smallHome, plants: [] };
+    const lightAt = (heightCm: number) => {
+      const plant = { ...smallHome.plants[0]!, taxonId: 'sun', spotId: null, heightCm };
+      const ranked = ask(engine, free, 'rank', { plant, year: YEAR });
+      const { months } = ranked.find(({ spotId }) => spotId === 'dim')!;
+      return months[0]!.factors.find(({ aspect }) => aspect === 'dli')!.gets;
+    };
+    expect(lightAt(45)).toBeGreaterThan(lightAt(12) * 1.2);
+  });
+
   it('are refused where they are too tall or too wide, whatever the fit', () => {
     const ranked = ask(engine, smallHome, 'rank', {
       plant: { ...smallHome.plants[0]!, heightCm: 40, potCm: 25 },
