@@ -51,7 +51,7 @@ test('opens a figure to its inputs and its method', async ({ page }) => {
   await page.getByRole('link', { name: 'Why this number: Light' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/Light: [\d.]+ mol a day/);
   await expect(page.getByText('Bench lamp', { exact: true })).toBeVisible();
-  await expect(page.getByText(/lies level, 12 cm above the board/)).toBeVisible();
+  await expect(page.getByText(/judged at their middle, 29 cm above the board/)).toBeVisible();
   await page.goto('/plants/p-moth');
   await page.getByRole('link', { name: 'Why this verdict' }).click();
   await expect(page.getByText(/four fifths its scarcest factor/)).toBeVisible();

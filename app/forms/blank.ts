@@ -92,7 +92,17 @@ function newWindow(roomId: string): Window {
 }
 
 function newStand(roomId: string): Stand {
-  return { id: newId(), roomId, name: 'Table', kind: 'table', xM: 1, yM: 0.3, widthM: 1, depthM: 0.5, reflectance: PLAIN_WOOD };
+  return {
+    id: newId(),
+    roomId,
+    name: 'Table',
+    kind: 'table',
+    xM: 1,
+    yM: 0.3,
+    widthM: 1,
+    depthM: 0.5,
+    reflectance: PLAIN_WOOD,
+  };
 }
 
 function newTier(standId: string, heightM: number): Tier {
@@ -163,7 +173,18 @@ function newObstruction(facts: HomeFacts, roomId: string, bearing: number): Obst
 }
 
 function newBlock(roomId: string): Block {
-  return { id: newId(), roomId, name: 'Cupboard', xM: 0, yM: 0, zM: 0, widthM: 0.6, depthM: 0.6, heightM: 1.8, reflectance: PLAIN_WOOD };
+  return {
+    id: newId(),
+    roomId,
+    name: 'Cupboard',
+    xM: 0,
+    yM: 0,
+    zM: 0,
+    widthM: 0.6,
+    depthM: 0.6,
+    heightM: 1.8,
+    reflectance: PLAIN_WOOD,
+  };
 }
 
 function newAir(roomId: string, month: number): AirStatement {

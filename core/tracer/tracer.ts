@@ -256,12 +256,16 @@ const isClose = ({ glass }: Opening, point: V): boolean => {
 /** A window in the plane of the surface itself is not seen. */
 const GRAZING = 1e-9;
 
-/** One look at every window from a small surface: sky, ground, houses, what curtains and frosted panes spread. */
-function windowsOn(scene: TracerScene, point: V, normal: V, a: number, b: number, random: Random): number {
+/**
+ * One look at every window from a small surface: sky, ground, houses, what curtains and frosted panes spread.
+ * @param outward ways from a curtain outward by which its brightness is told
+ */
+function windowsOn(scene: TracerScene, point: V, normal: V, a: number, b: number, random: Random, outward = 1): number {
   let sum = 0;
   for (const opening of scene.openings) {
     if (!isClose(opening, point)) sum += straightLook(scene, opening, point, normal, a, b);
-    sum += spreadLook(scene, opening, point, normal, a, b, random);
+    if (opening.scatter === 0 && opening.spread === 0) continue;
+    for (let i = 0; i < outward; i++) sum += spreadLook(scene, opening, point, normal, a, b, random) / outward;
   }
   return sum;
 }
@@ -326,6 +330,8 @@ function lightsOn(scene: TracerScene, point: V, normal: V, a: number, b: number)
 
 /** Looks along each edge of every window and lamp for what comes straight. */
 const STRAIGHT_LOOKS = 40;
+/** What is seen straight of a curtain is looked at along so many ways outward from each place of it. */
+const OUTWARD_WAYS = 24;
 
 /** How long ways are followed: until the standard error is below a share of the whole, or so many were. */
 export interface Patience {
@@ -343,7 +349,7 @@ export function trace(scene: TracerScene, point: V, normal: V, { share, most }: 
     for (let j = 0; j < STRAIGHT_LOOKS; j++) {
       const a = (i + random()) / STRAIGHT_LOOKS;
       const b = (j + random()) / STRAIGHT_LOOKS;
-      straight += windowsOn(scene, point, normal, a, b, random) + lightsOn(scene, point, normal, a, b);
+      straight += windowsOn(scene, point, normal, a, b, random, OUTWARD_WAYS) + lightsOn(scene, point, normal, a, b);
     }
   }
   straight /= STRAIGHT_LOOKS ** 2;
