@@ -122,7 +122,7 @@ function doubtWords(facts: HomeFacts, spotId: string, { shares }: Condition): st
   const straight = shares.sun + shares.sky + shares.ground + shares.obstruction;
   const daylight = straight + shares.reflected;
   if (!placed || daylight <= 0) return 'Its daylight is next to none.';
-  const { share, method, because, surfaces } = lightDoubt(facts, placed, shares.reflected / daylight, knowledge);
+  const { share, method, because, surfaces } = lightDoubt(facts, placed, shares.reflected / daylight);
   const percent = (part: number) => `${Math.round(part * 100)} %`;
   const by = because.length > 0 ? ` (${because.join(', ')})` : '';
   const guessed = surfaces > 0.02 ? `, ${percent(surfaces)} for surfaces whose brightness is a guess` : '';

@@ -1,7 +1,6 @@
 /** How far a spot's computed daylight may be off, by the kind of place it is: found by holding the engine against an independent tracer (docs/measured.md). */
 import type { HomeFacts } from '../facts';
 import type { PlacedSpot } from '../room';
-import type { Knowledge } from './knowledge';
 
 /** A kind of place in which the engine strays farther, and how far 95 of 100 spots did at most, as a share. */
 interface KindOfPlace {
@@ -11,7 +10,7 @@ interface KindOfPlace {
 }
 
 /** Rooms with none of these. */
-const PLAIN_WITHIN = 0.05;
+const PLAIN_WITHIN = 0.045;
 
 /** How well the brightness of walls, boards and floor is known when it is chosen from a list. */
 const BRIGHTNESS_DOUBT = 0.25;
@@ -34,22 +33,12 @@ export function lightDoubt(
   facts: HomeFacts,
   { spot, room }: Pick<PlacedSpot, 'spot' | 'room'>,
   reflectedShare: number,
-  knowledge: Pick<Knowledge, 'glazing' | 'curtain'>,
 ): LightDoubt {
   const roomId = room.insideRoomId ?? room.id;
   const windows = facts.windows.filter((window) => window.roomId === roomId);
-  const scatters = windows.some(
-    ({ glazingId, curtains }) =>
-      (knowledge.glazing(glazingId)?.scatter ?? 0) > 0 ||
-      curtains.some(
-        ({ curtainId }) => (knowledge.curtain(curtainId)?.onPane ? knowledge.curtain(curtainId)!.scatter : 0) > 0,
-      ),
-  );
   const kinds: readonly (KindOfPlace | false)[] = [
-    hasNeighbours(facts, spot.tierId, spot.id) && { kind: 'plants beside it', within: 0.12 },
-    windows.some(({ overhangM }) => overhangM > 0) && { kind: 'a balcony over a window', within: 0.12 },
-    scatters && { kind: 'a pane or film that scatters', within: 0.11 },
-    facts.blocks.some((block) => block.roomId === roomId) && { kind: 'a cupboard in the room', within: 0.08 },
+    hasNeighbours(facts, spot.tierId, spot.id) && { kind: 'plants beside it', within: 0.065 },
+    windows.some(({ overhangM }) => overhangM > 0) && { kind: 'a balcony over a window', within: 0.06 },
   ];
   const present = kinds.filter((kind) => kind !== false);
   const method = Math.max(PLAIN_WITHIN, ...present.map(({ within }) => within));
