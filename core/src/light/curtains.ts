@@ -67,8 +67,8 @@ export interface TransmittanceYear {
   readonly sunShare: Float64Array;
   /** What it follows from, to the minute. */
   readonly schedules: readonly CurtainSchedule[];
-  /** The same without what hangs in the room: for leaves that stand in the reveal, between it and the pane. */
-  readonly ofPane: TransmittanceYear;
+  /** Without what hangs in the room, for leaves that stand in the reveal between it and the pane; null where nothing does. */
+  readonly ofPane: TransmittanceYear | null;
 }
 
 /** Less of the beam than this counts as shade. */
@@ -109,8 +109,7 @@ export function transmittanceYear(schedules: readonly CurtainSchedule[]): Transm
     }
   }
   const onPane = schedules.filter(({ optics }) => optics.onPane);
-  const whole = { ...year, ofPane: null as unknown as TransmittanceYear };
-  return Object.assign(whole, { ofPane: onPane.length === schedules.length ? whole : transmittanceYear(onPane) });
+  return { ...year, ofPane: onPane.length === schedules.length ? null : transmittanceYear(onPane) };
 }
 
 /** A window without curtains. */

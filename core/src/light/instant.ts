@@ -66,8 +66,12 @@ export function instantLight(
   const passed = sunUp ? beamThrough(pane, toSun) : 0;
   const beam = sunUp ? outdoors.dni : 0;
   const cosGlass = Math.max(0, dot(toSun, pane.opening.normal));
-  const spread = spreadBy(spot, outdoors, passed > 0 ? { toSun, beam: beam * cosGlass * passed } : null);
-  const partsOf = (light: typeof spot.direct, sun: number) => partsUnder(light, spot, transmittance, spread, sun);
+  const isSpread = transmittance.spread + transmittance.veiled + transmittance.twice > 0;
+  const onVeils = isSpread
+    ? veilsLit(spot, outdoors, passed > 0 ? { toSun, beam: beam * cosGlass * passed } : null)
+    : DARK_VEILS;
+  const partsOf = (light: typeof spot.direct, sun: number) =>
+    partsUnder(light, spot, transmittance, onVeils, outdoors, sun);
   const cosLeaf = Math.max(0, dot(toSun, receiver.normal));
   const sunDirect = passed > 0 ? beam * cosLeaf * sunTransmittance(pane, receiver.point, toSun, occluders) : 0;
   // Trees dim the beam before the glass does.
@@ -82,62 +86,55 @@ export function instantLight(
   };
 }
 
-/** What falls on a curtain and on the pane, W m-2 by origin; and how bright the outdoors are. */
-interface Spread {
-  readonly outdoors: Moment;
+/** What falls on a curtain and on the pane, W m-2 by origin. */
+interface LitVeils {
   readonly onCurtain: OriginParts;
   readonly onPane: OriginParts;
-  readonly groundRadiance: number;
-  readonly obstructionRadiance: number;
 }
 
-function spreadBy(
+const DARK_VEILS: LitVeils = { onCurtain: NOTHING, onPane: NOTHING };
+
+/** Radiance of a white ground outside, to which everything that stands there is held. */
+const whiteRadiance = ({ dhi, dni, sunElevationDeg }: Moment): number =>
+  (dhi + Math.max(0, dni * Math.sin(sunElevationDeg * RADIANS))) / Math.PI;
+
+function veilsLit(
   spot: SpotWindow,
   outdoors: Moment,
   sun: { readonly toSun: Vec; readonly beam: number } | null,
-): Spread {
+): LitVeils {
   const { pane, flux, veilFlux } = spot;
-  const global = outdoors.dhi + (sun || outdoors.dni > 0 ? directOnGround(outdoors) : 0);
-  const groundRadiance = (pane.groundByMonth[outdoors.month - 1]! * global) / Math.PI;
-  const obstructionRadiance = global / Math.PI;
+  const white = whiteRadiance(outdoors);
   const onGlass = sun ? litShare(glassOf(pane), sun.toSun) : 0;
   const clear = sun ? litShare(pane, sun.toSun) : 0;
   const parts = (on: Coefficients, lit: number): OriginParts => ({
     sun: sun ? sun.beam * lit : 0,
     sky: skyOf(on, outdoors),
-    ground: on.ground * groundRadiance,
-    obstruction: on.obstruction * obstructionRadiance,
+    ground: on.ground * pane.groundByMonth[outdoors.month - 1]! * white,
+    obstruction: on.obstruction * white,
   });
-  return {
-    outdoors,
-    onCurtain: parts(flux, litOnCurtain(clear, onGlass, spot)),
-    onPane: parts(veilFlux, onGlass),
-    groundRadiance,
-    obstructionRadiance,
-  };
+  return { onCurtain: parts(flux, litOnCurtain(clear, onGlass, spot)), onPane: parts(veilFlux, onGlass) };
 }
-
-const directOnGround = ({ dni, sunElevationDeg }: Moment): number =>
-  Math.max(0, dni * Math.sin(sunElevationDeg * RADIANS));
 
 /** What a spot gets of one kind of light, straight or thrown back, under the veils of its window. */
 function partsUnder(
   light: DirectLight,
-  { transfer }: SpotWindow,
+  { pane, transfer }: SpotWindow,
   { straight, spread, veiled, twice }: Transmittance,
-  { outdoors, onCurtain, onPane, groundRadiance, obstructionRadiance }: Spread,
+  { onCurtain, onPane }: LitVeils,
+  outdoors: Moment,
   sun: number,
 ): OriginParts {
   const byCurtain = spread * light.optics;
   const byPane = veiled * light.veil + twice * transfer * light.optics;
+  const summed = (clear: number, origin: keyof OriginParts) =>
+    straight * clear + byCurtain * onCurtain[origin] + byPane * onPane[origin];
+  const white = whiteRadiance(outdoors);
   return {
-    sun: straight * sun + byCurtain * onCurtain.sun + byPane * onPane.sun,
-    sky: straight * skyOf(light, outdoors) + byCurtain * onCurtain.sky + byPane * onPane.sky,
-    ground: straight * light.ground * groundRadiance + byCurtain * onCurtain.ground + byPane * onPane.ground,
-    obstruction:
-      straight * light.obstruction * obstructionRadiance +
-      byCurtain * onCurtain.obstruction +
-      byPane * onPane.obstruction,
+    sun: summed(sun, 'sun'),
+    sky: summed(skyOf(light, outdoors), 'sky'),
+    ground: summed(light.ground * pane.groundByMonth[outdoors.month - 1]! * white, 'ground'),
+    obstruction: summed(light.obstruction * white, 'obstruction'),
   };
 }
 

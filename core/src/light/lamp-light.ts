@@ -16,7 +16,9 @@ export function lampOnSurfaces(
   { patches, coarse, patchOf }: Pick<Enclosure, 'patches' | 'coarse' | 'patchOf'>,
   solids: readonly Occluder[],
 ): Float64Array {
-  const onPatch = coarse.map((patch) => (isSeenAlike(patch, lamp, solids) ? meanOn(patch, lamp, solids) : null));
+  const onPatch = coarse.map((patch) =>
+    patch.reflectance > 0 && isSeenAlike(patch, lamp, solids) ? meanOn(patch, lamp, solids) : null,
+  );
   return Float64Array.from(patches, (piece, index) => {
     if (piece.reflectance === 0 || piece.openArea === 0) return 0;
     return onPatch[patchOf[index]!] ?? meanOn(piece, lamp, solids);

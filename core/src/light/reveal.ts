@@ -1,6 +1,6 @@
 /** The reveal of a window: the four sides between the room's side of the wall and the glass, and what stands in it. */
 import type { Rectangle } from '../room/rectangle';
-import { dot, minus, plus, times, type Vec } from '../room/vector';
+import { plus, times, type Vec } from '../room/vector';
 import type { Pane } from './pane';
 
 export interface Reveal {
@@ -53,15 +53,6 @@ export function glassFace({ opening, depthM }: Reveal): Rectangle {
     corner: plus(opening.corner, times(opening.normal, depthM)),
     normal: times(opening.normal, -1),
   };
-}
-
-/** Whether a point lies between the room's side of the wall and the glass of a window. */
-export function isInReveal({ opening, depthM }: Pick<Reveal, 'opening' | 'depthM'>, point: Vec): boolean {
-  const arm = minus(point, opening.corner);
-  const out = dot(arm, opening.normal);
-  const u = dot(arm, opening.edgeU);
-  const v = dot(arm, opening.edgeV);
-  return out > 1e-6 && out < depthM && u > 0 && u < opening.sizeU && v > 0 && v < opening.sizeV;
 }
 
 /** Whether the straight way between two points on either side of an opening's plane passes through it. */

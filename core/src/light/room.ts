@@ -3,6 +3,7 @@ import { FINE_NET, SKY_NODES, emptyAround, findAround, nodeDirection } from '../
 import { directionInRoom } from '../room/geometry';
 import type { Occluder, Solid } from '../room/occluder';
 import { distanceToRectangle, type Rectangle } from '../room/rectangle';
+import { liesInReveal } from '../room/sill';
 import type { Vec } from '../room/vector';
 import type { Room } from '../facts';
 import { directLight, type DirectLight } from './coefficients';
@@ -10,7 +11,7 @@ import { enclosureOf, type Enclosure, type Importance } from './enclosure';
 import type { Pane, Receiver } from './pane';
 import { paneFlux, type PaneFlux } from './pane-flux';
 import { DEFAULT_RESOLUTION, type Resolution } from './resolution';
-import { glassOf, isInReveal, revealOf, type Reveal } from './reveal';
+import { glassOf, revealOf, type Reveal } from './reveal';
 import { sunOnSurfaces, sunTracer, weighed, type SunOnSurfaces } from './sun-on-surfaces';
 import { sunPatches, viewOfPatch, type SunlitPatch } from './sun-patch';
 import { gather, surfaceLight, type SurfaceLight } from './surface-light';
@@ -117,8 +118,7 @@ export function spotWindows(
   const importance = known ?? lit.enclosure.importance(receiver, occluders);
   return lit.panes.map((seen) => {
     const sunFromNode = sunReader(lit, seen, receiver, occluders, importance);
-    const reveal = seen.pane.revealM > 0 ? { opening: seen.pane.opening, depthM: seen.pane.revealM } : null;
-    const inReveal = reveal !== null && isInReveal(reveal, receiver.point);
+    const inReveal = liesInReveal(seen.pane.opening, seen.pane.revealM, receiver.point);
     const pane = inReveal ? glassOf(seen.pane) : seen.pane;
     return {
       pane,

@@ -124,7 +124,7 @@ function mixAt(
 
 /** The veils of a leaf in the reveal are those of the pane alone. */
 const veilsOf = ({ place }: WindowYear, transmittance: TransmittanceYear): TransmittanceYear =>
-  place === 'in-reveal' ? transmittance.ofPane : transmittance;
+  place === 'in-reveal' ? (transmittance.ofPane ?? transmittance) : transmittance;
 
 const now = { straight: 0, spread: 0, veiled: 0, twice: 0 };
 

@@ -2,24 +2,31 @@
 import type { HomeFacts, Room, Stand, Window } from '../facts';
 import { openingOf } from './geometry';
 import { solidBox, type Occluder } from './occluder';
+import type { Rectangle } from './rectangle';
 import { dot, minus, type Vec } from './vector';
 
 /** Whether a window is in a wall and its glass lies back from the room's side of it. */
 export const hasReveal = ({ slopeDeg, revealM }: Pick<Window, 'slopeDeg' | 'revealM'>): boolean =>
   slopeDeg === 90 && revealM >= 0.01;
 
+/** Points nearer to the room's side of the wall than this stand in the room, m. */
+const IN_ROOM_M = 1e-6;
+
+/** Whether a point lies between the room's side of an opening and the glass, so far outward from it. */
+export function liesInReveal(
+  { corner, edgeU, edgeV, normal, sizeU, sizeV }: Rectangle,
+  depthM: number,
+  point: Vec,
+): boolean {
+  const arm = minus(point, corner);
+  const [u, v, out] = [dot(arm, edgeU), dot(arm, edgeV), dot(arm, normal)];
+  return u > 0 && u < sizeU && v > 0 && v < sizeV && out > IN_ROOM_M && out < depthM;
+}
+
 /** The window in whose reveal a point lies; null for one in the room. */
 export function revealAround(room: Room, windows: readonly Window[], point: Vec): Window | null {
-  const inside = point.x > 0 && point.y > 0 && point.x < room.widthM && point.y < room.depthM;
-  if (inside) return null;
   return (
-    windows.find((window) => {
-      if (!hasReveal(window)) return false;
-      const { corner, edgeU, edgeV, normal, sizeU, sizeV } = openingOf(room, window);
-      const arm = minus(point, corner);
-      const [u, v, out] = [dot(arm, edgeU), dot(arm, edgeV), dot(arm, normal)];
-      return u > 0 && u < sizeU && v > 0 && v < sizeV && out >= 0 && out < window.revealM;
-    }) ?? null
+    windows.find((window) => hasReveal(window) && liesInReveal(openingOf(room, window), window.revealM, point)) ?? null
   );
 }
 
