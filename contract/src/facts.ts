@@ -1,5 +1,14 @@
 /** The schema of each kind of fact, and of a whole home, as they cross the wire and stand in the bundle. */
-import { FACT_LISTS, KINDS, PALE_REVEAL, PLAIN_WOOD, type FactList, type FactOf, type HomeFacts } from '@dulvan/core';
+import {
+  FACT_LISTS,
+  KINDS,
+  PALE_REVEAL,
+  PLAIN_WOOD,
+  type EntryChange,
+  type FactList,
+  type FactOf,
+  type HomeFacts,
+} from '@dulvan/core';
 import { z } from 'zod';
 import {
   airSchema,
@@ -105,6 +114,14 @@ export function upgradedFacts(facts: unknown): unknown {
           : held,
     ]),
   );
+}
+
+/** A change as an earlier version wrote it: what was put in or taken out is whole, what was changed holds some fields only. */
+export function upgradedChange(change: EntryChange): EntryChange {
+  const { list, before, after } = change;
+  if (before !== null && after !== null) return change;
+  const upgraded = (entry: EntryChange['before']) => (entry === null ? null : upgradedEntry(list, entry));
+  return { ...change, before: upgraded(before), after: upgraded(after) };
 }
 
 /** Until version 3 a window had its two curtains in eight fields. */

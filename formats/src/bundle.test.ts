@@ -146,6 +146,27 @@ describe('the bundle', () => {
     expect(await changed((facts) => ({ ...facts, home: { ...facts.home, id: 'other' } }))).toContain('another home');
   });
 
+  it('of version 4 is read with the brightness that it could not say, in its journal too; one of today must say it', async () => {
+    const bare = (entry: object) =>
+      Object.fromEntries(Object.entries(entry).filter(([field]) => !/^(revealR|r)eflectance$/.test(field)));
+    const { facts, windows, stands } = { facts: smallHome, windows: smallHome.windows, stands: smallHome.stands };
+    const files = await filesOf();
+    const put = (path: string, text: string) => files.set(path, [new TextEncoder().encode(text)]);
+    put(bundlePaths.facts(ID), JSON.stringify({ ...facts, windows: windows.map(bare), stands: stands.map(bare) }));
+    const removed = { list: 'stands' as const, id: 'shelf', before: bare(stands[1]!), after: null };
+    put(bundlePaths.journal(ID), `${JSON.stringify({ ...entry(1), changes: [removed] })}\n`);
+    expect(await reason(await zipOf([...files]))).toMatch(/revealReflectance/);
+    const manifest = JSON.parse(Buffer.concat(files.get(bundlePaths.manifest) ?? []).toString('utf8')) as object;
+    put(bundlePaths.manifest, JSON.stringify({ ...manifest, version: 4 }));
+    const parts = await partsIn(await zipOf([...files]));
+    const read = parts.find((part) => part.what === 'facts');
+    expect(read).toMatchObject({
+      facts: { windows: [{ revealReflectance: 0.7 }], stands: [{ reflectance: 0.4 }, {}, {}] },
+    });
+    const journal = parts.find((part) => part.what === 'journal');
+    expect(journal).toMatchObject({ entries: [{ changes: [{ before: { id: 'shelf', reflectance: 0.4 } }] }] });
+  });
+
   it('is refused when it is foreign, newer, or lacks its manifest', async () => {
     const manifest = (change: object) =>
       withFile(bundlePaths.manifest, (text) => JSON.stringify({ ...(JSON.parse(text) as object), ...change }));

@@ -13,6 +13,7 @@ import {
   manifestSchema,
   newSeriesSchema,
   recordSchema,
+  upgradedChange,
   upgradedFacts,
   type FileKind,
   type HomeRecord,
@@ -224,12 +225,24 @@ function wholeJson<T>(path: string, schema: z.ZodType<T>, bytes: Uint8Array): T 
 
 const bundledEntrySchema = journalEntrySchema.extend({ changes: z.array(entryChangeSchema) });
 
-/** Facts of any version that is laid out as today's. */
-const currentFacts = z.unknown().transform(upgradedFacts).pipe(homeFactsSchema);
+/** What a bundle says of itself before the rest of it is read. */
+interface Reading {
+  /** Set by the manifest, which comes first. */
+  version: number;
+}
+
+/** How facts and journal of a version are read: those of today as they stand, earlier ones with what they could not say. */
+const schemasOf = ({ version }: Reading) =>
+  version === BUNDLE_VERSION
+    ? { facts: homeFactsSchema, entry: bundledEntrySchema }
+    : {
+        facts: z.unknown().transform(upgradedFacts).pipe(homeFactsSchema),
+        entry: bundledEntrySchema.transform((entry) => ({ ...entry, changes: entry.changes.map(upgradedChange) })),
+      };
 
 /** The facts of a home, held to their schema and to each other. */
-function checkedFacts(path: string, homeId: string, bytes: Uint8Array): HomeFacts {
-  const facts = wholeJson(path, currentFacts, bytes);
+function checkedFacts(path: string, homeId: string, bytes: Uint8Array, reading: Reading): HomeFacts {
+  const facts = wholeJson(path, schemasOf(reading).facts, bytes);
   if (facts.home.id !== homeId) throw new BundleRefused(`${path} is of another home. Nothing was changed.`);
   const [problem] = problemsOf(facts);
   if (problem) {
@@ -282,9 +295,12 @@ function fileReader(path: string, { homeId, name: key, ending }: Place): FileRea
 }
 
 /** The reader for a file of the bundle; null for one that is not known, which is passed over. */
-function readerFor(path: string): FileReader | null {
+function readerFor(path: string, reading: Reading): FileReader | null {
   if (path === bundlePaths.manifest) {
-    return wholeReader(path, LARGEST_MANIFEST, (bytes) => ({ what: 'manifest', manifest: manifestIn(bytes) }));
+    return wholeReader(path, LARGEST_MANIFEST, (bytes) => ({
+      what: 'manifest',
+      manifest: manifestIn(bytes, reading),
+    }));
   }
   const place = placeOf(path);
   if (!place) return null;
@@ -297,14 +313,14 @@ function readerFor(path: string): FileReader | null {
       return wholeReader(path, LARGEST_FACTS, (bytes) => ({
         what: 'facts',
         homeId,
-        facts: checkedFacts(path, homeId, bytes),
+        facts: checkedFacts(path, homeId, bytes, reading),
       }));
     case 'series':
       return folder === null
         ? lines(newSeriesSchema, (series) => ({ what: 'series', homeId, series }))
         : samplesReader(path, homeId, name);
     case 'journal':
-      return lines(bundledEntrySchema, (entries) => ({ what: 'journal', homeId, entries }));
+      return lines(schemasOf(reading).entry, (entries) => ({ what: 'journal', homeId, entries }));
     case 'records':
       return lines(recordSchema, (records) => ({ what: 'records', homeId, records }));
     case 'files':
@@ -322,10 +338,12 @@ const currentManifest = z
 
 const head = z.looseObject({ format: z.unknown(), version: z.unknown() });
 
-function manifestIn(bytes: Uint8Array): Manifest {
+function manifestIn(bytes: Uint8Array, reading: Reading): Manifest {
   const { format, version } = wholeJson(bundlePaths.manifest, head, bytes);
   if (format !== BUNDLE_FORMAT) throw new BundleRefused('This is not a Dulvan bundle. Nothing was changed.');
-  if (!ZIP_VERSIONS.includes(Number(version))) throw new BundleRefused(versionMessage(version));
+  const known = ZIP_VERSIONS.find((one) => one === version);
+  if (known === undefined) throw new BundleRefused(versionMessage(version));
+  reading.version = known;
   return wholeJson(bundlePaths.manifest, currentManifest, bytes);
 }
 
@@ -336,19 +354,19 @@ export function versionMessage(version: unknown): string {
     : `This bundle is of version ${String(version)}; only versions 1 to ${BUNDLE_VERSION} are known here, and there was none before them.`;
 }
 
-/** Manifest, facts and series come first, so that all else finds what it belongs to, wherever it lies in the zip. */
-const isFirst = (path: string) => path === bundlePaths.manifest || /\/(facts\.json|series\.ndjson)$/.test(path);
+/** Facts and series come right after the manifest, so that all else finds what it belongs to, wherever it lies in the zip. */
+const isFirst = (path: string) => /\/(facts\.json|series\.ndjson)$/.test(path);
+const isManifest = (path: string) => path === bundlePaths.manifest;
 
 /**
  * The parts of a bundle, what comes first in front.
  * @throws BundleRefused with the file, the line and the reason
  */
 export async function* readBundle(source: ZipSource): AsyncGenerator<BundlePart> {
+  const reading: Reading = { version: BUNDLE_VERSION };
   let manifest: Manifest | null = null;
-  const found = new Set<string>();
-  for await (const part of partsOf(source, isFirst)) {
+  for await (const part of partsOf(source, isManifest, reading)) {
     if (part.what === 'manifest') manifest = part.manifest;
-    if (part.what === 'facts') found.add(part.homeId);
     yield part;
   }
   if (!manifest) {
@@ -356,21 +374,30 @@ export async function* readBundle(source: ZipSource): AsyncGenerator<BundlePart>
       `This is not a Dulvan bundle: a file ${bundlePaths.manifest} is missing. Nothing was changed.`,
     );
   }
+  const found = new Set<string>();
+  for await (const part of partsOf(source, isFirst, reading)) {
+    if (part.what === 'facts') found.add(part.homeId);
+    yield part;
+  }
   const missing = manifest.homes.find(({ id }) => !found.has(id));
   if (missing) throw new BundleRefused(`A file ${bundlePaths.facts(missing.id)} is missing. Nothing was changed.`);
-  yield* partsOf(source, (path) => !isFirst(path));
+  yield* partsOf(source, (path) => !isManifest(path) && !isFirst(path), reading);
 }
 
-async function* partsOf(source: ZipSource, wanted: (path: string) => boolean): AsyncGenerator<BundlePart> {
+async function* partsOf(
+  source: ZipSource,
+  wanted: (path: string) => boolean,
+  reading: Reading,
+): AsyncGenerator<BundlePart> {
   const readers = new Map<string, FileReader>();
   const seen = new Set<string>();
   try {
-    for await (const piece of unzipped(source, (path) => wanted(path) && readerFor(path) !== null)) {
+    for await (const piece of unzipped(source, (path) => wanted(path) && readerFor(path, reading) !== null)) {
       let reader = readers.get(piece.path);
       if (!reader) {
         if (seen.has(piece.path)) throw new BundleRefused(`${piece.path} is there twice. Nothing was changed.`);
         seen.add(piece.path);
-        readers.set(piece.path, (reader = readerFor(piece.path)!));
+        readers.set(piece.path, (reader = readerFor(piece.path, reading)!));
       }
       yield* reader.push(piece);
       if (piece.place === 'end') readers.delete(piece.path);
