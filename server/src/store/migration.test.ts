@@ -1,10 +1,12 @@
 /** An older file is carried over: what it held stays, what it could not say is unsaid, and a copy of it is kept. */
 import { knowledge } from '@dulvan/catalogue';
+import { FACT_LISTS } from '@dulvan/core';
 import { readWeatherHours } from '@dulvan/formats';
 import Driver from 'libsql';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { smallHome } from '../../../core/src/home/small-home.fixture';
 import { lockFile, openStore } from './open';
 import { Store } from './store';
 
@@ -222,6 +224,47 @@ describe('a file of the third version', () => {
     const lamp = store.file('h', facts.photometries[0]!.fileKey).content.toString();
     expect(JSON.parse(lamp)).toMatchObject({ planes: [0], angles: [0, 90], candela: [280, 0] });
     expect(JSON.stringify(facts).length).toBeLessThan(10_000);
+    open.close();
+  });
+});
+
+/** The small home and a stand that was taken out of it, as they were kept before surfaces had a brightness. */
+async function dullFile(): Promise<void> {
+  (await openStore(file)).close();
+  const client = new Driver(file);
+  const { when } = MIGRATIONS.find(({ tag }) => tag === '0004_brightness')!;
+  client.prepare('DELETE FROM __drizzle_migrations WHERE created_at = ?').run(when);
+  const bare = (entry: object) => {
+    const kept = Object.entries(entry).filter(([field]) => !/^(revealR|r)eflectance$/.test(field));
+    return JSON.stringify(Object.fromEntries(kept));
+  };
+  const [out, ...stands] = smallHome.stands;
+  const facts = { ...smallHome, stands, tiers: [], spots: [], lamps: [], plants: [] };
+  row(client, 'facts', { home_id: 'h', list: 'home', id: 'h', body: bare(facts.home) });
+  for (const list of FACT_LISTS)
+    for (const entry of facts[list]) row(client, 'facts', { home_id: 'h', list, id: entry.id, body: bare(entry) });
+  const entry = { id: 'e', home_id: 'h', revision: 1, at: 1, kind: 'change', summary: 'Sill taken out', touched: 1 };
+  row(client, 'journal', entry);
+  row(client, 'journal_changes', {
+    sequence: 1,
+    place: 0,
+    list: 'stands',
+    id: out!.id,
+    before: bare(out!),
+    after: null,
+  });
+  client.close();
+}
+
+describe('a file of before surfaces had a brightness', () => {
+  it('has the usual ones put in, and what was taken out can be brought back', async () => {
+    await dullFile();
+    const { open, store } = await carried();
+    const { facts } = store.home('h');
+    expect(facts.windows[0]!.revealReflectance).toBe(0.7);
+    expect(facts.stands.map(({ reflectance }) => reflectance)).toEqual([0.4, 0.4]);
+    await store.undo('h', ['e'], 'request-dull');
+    expect(store.home('h').facts.stands.find(({ id }) => id === 'sill')).toEqual(smallHome.stands[0]);
     open.close();
   });
 });
