@@ -1,10 +1,10 @@
 /** A tier under its lamps: how evenly they light it, the height and hours that a wanted light takes, power and heat. */
 import {
+  burningFor,
   lampOutput,
   lampPower,
   patch,
   sharedWish,
-  type Circuit,
   type HomeFacts,
   type Lamp,
   type LampPlan,
@@ -123,24 +123,14 @@ function useHanging(facts: HomeFacts, tier: Tier) {
   const hang = (wantedM: number, hoursADay?: number) => {
     const toM = Math.min(highest, Math.max(LOWEST_M, wantedM));
     const timers = facts.circuits.filter((circuit) => lamps.some((lamp) => lamp.circuitId === circuit.id));
-    const burning = hoursADay === undefined ? [] : timers.map((timer) => burningFor(timer, hoursADay));
+    const burning =
+      hoursADay === undefined ? [] : timers.map((timer) => patch('circuits', timer.id, burningFor(timer, hoursADay)));
     tryOut(
       `Lamps over ${stand.name} at ${length(toM, units)}${hoursADay === undefined ? '' : `, ${hours(hoursADay)} a day`}`,
       [...lamps.map((lamp) => patch('lamps', lamp.id, { aboveM: Math.round(toM * 100) / 100 })), ...burning],
     );
   };
   return { aboveM: lamps[0]!.aboveM, highest, hang };
-}
-
-const TIMER_STEP_MINUTES = 5;
-
-/** A timer that burns so long about the same middle of the day, within it. */
-function burningFor({ id, onMinute, offMinute }: Circuit, hoursADay: number) {
-  const minutes = Math.max(TIMER_STEP_MINUTES, Math.ceil((hoursADay * 60) / TIMER_STEP_MINUTES) * TIMER_STEP_MINUTES);
-  const middle = (onMinute + offMinute) / 2;
-  const earliest = Math.max(0, Math.min(1440 - minutes, middle - minutes / 2));
-  const on = Math.round(earliest / TIMER_STEP_MINUTES) * TIMER_STEP_MINUTES;
-  return patch('circuits', id, { onMinute: on, offMinute: Math.min(1440, on + minutes) });
 }
 
 function HangingHeight({ height: { aboveM, highest, hang } }: { readonly height: ReturnType<typeof useHanging> }) {

@@ -1,15 +1,5 @@
 /** A stand seen along its length: tiers, lamps, plants, and the lamps' hours at hand. */
-import {
-  hasReveal,
-  patch,
-  sillIn,
-  type HomeFacts,
-  type Room,
-  type Spot,
-  type Stand,
-  type Tier,
-  type Window,
-} from '@dulvan/core';
+import { intoOpening, openingsFor, type HomeFacts, type Spot, type Stand, type Tier, type Window } from '@dulvan/core';
 import { View } from 'react-native';
 import { useVerdicts } from '../../state/verdicts';
 import { useFacts, useHome } from '../../state/home';
@@ -61,7 +51,7 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
         <LampHours key={circuit.id} circuit={circuit} month={month} />
       ))}
       {lamps.length === 0 ? <Small>No lamp hangs here.</Small> : null}
-      {stand.kind === 'sill' ? <IntoOpening facts={facts} stand={stand} room={room} /> : null}
+      <IntoOpening facts={facts} stand={stand} />
     </>
   );
   const second = (
@@ -86,31 +76,15 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
 interface SillGiven {
   readonly facts: HomeFacts;
   readonly stand: Stand;
-  readonly room: Room;
 }
 
 /** Sets a sill between the wall and the glass of a window, where most sills are, tried before it is kept. */
-function IntoOpening({ facts, stand, room }: SillGiven) {
+function IntoOpening({ facts, stand }: SillGiven) {
   const tryOut = useHome((state) => state.tryOut);
-  const windows = facts.windows.filter((window) => window.roomId === room.id && hasReveal(window));
-  const isThere = (there: ReturnType<typeof sillIn>) => there.xM === stand.xM && there.yM === stand.yM;
-  const free = windows.filter((window) => !isThere(sillIn(room, window)));
+  const free = openingsFor(facts, stand);
   if (free.length === 0) return null;
-  const set = (window: Window) => () => {
-    const there = sillIn(room, window);
-    const own = facts.tiers.filter((tier) => tier.standId === stand.id);
-    const spots = facts.spots.filter((spot) => own.some((tier) => tier.id === spot.tierId));
-    tryOut(`${stand.name} in the opening of ${window.name}`, [
-      patch('stands', stand.id, there),
-      ...own.map((tier) => patch('tiers', tier.id, { heightM: window.sillM })),
-      ...spots.map((spot) =>
-        patch('spots', spot.id, {
-          alongM: Math.round((spot.alongM / stand.widthM) * there.widthM * 1000) / 1000,
-          acrossM: Math.round((spot.acrossM / stand.depthM) * there.depthM * 1000) / 1000,
-        }),
-      ),
-    ]);
-  };
+  const set = (window: Window) => () =>
+    tryOut(`${stand.name} in the opening of ${window.name}`, intoOpening(facts, stand, window));
   return (
     <View style={{ gap: SPACE.xs }}>
       <Small>

@@ -12,5 +12,6 @@ export * from './doubts';
 export * from './problems';
 export * from './readings';
 export * from './scene';
+export * from './sill-changes';
 export * from './unknown';
 export * from './window-changes';
