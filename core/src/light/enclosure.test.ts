@@ -1,7 +1,7 @@
 /** Light between walls: what goes in must be found again. */
 import { UP, solidBox, vec } from '../room';
 import { enclosureOf } from './enclosure';
-import { hitFace } from './surfaces';
+import { hitFace } from './hits';
 
 const shape = (reflectance: number) => ({
   widthM: 4,

@@ -6,20 +6,8 @@ import { factorise, solve, viewOf, type Factor } from './exchange';
 import type { Receiver } from './pane';
 import { latticeOf, shadeOf, type Lattice } from './piece-shade';
 import { LOOKS_BETWEEN, sightAmong } from './sight';
-import {
-  NOTHING_INSIDE,
-  cellsOf,
-  finderOf,
-  quartered,
-  surfacesOf,
-  takingPart,
-  type Inside,
-  type Lines,
-  type Patch,
-  type Piece,
-  type Shape,
-  type Surface,
-} from './surfaces';
+import { cellsOf, finderOf, quartered, type Patch, type Piece } from './cells';
+import { NOTHING_INSIDE, surfacesOf, takingPart, type Inside, type Lines, type Shape, type Surface } from './surfaces';
 
 /** A room's surfaces, ready to answer what a light on them gives elsewhere. */
 export interface Enclosure {

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { UP, firstBetween, pointOn, solidBox, vec, type Occluder } from '../room';
 import { factorise, solve, viewOf } from './exchange';
 import { latticeOf, shadeOf } from './piece-shade';
-import { NOTHING_INSIDE, cellsOf, finderOf, quartered, surfacesOf, type Patch, type Piece } from './surfaces';
+import { cellsOf, finderOf, quartered, type Patch, type Piece } from './cells';
+import { NOTHING_INSIDE, surfacesOf } from './surfaces';
 
 const shape = (reflectance: number) => ({
   widthM: 3,

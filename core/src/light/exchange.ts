@@ -3,7 +3,7 @@ import { pointOn, rectangleFactor } from '../room/rectangle';
 import { dot, minus } from '../room/vector';
 import type { Receiver } from './pane';
 import { LOOKS_BETWEEN, type Sight } from './sight';
-import type { Patch } from './surfaces';
+import type { Patch } from './cells';
 
 /** Distance, in patch widths, beyond which a patch is treated as a point when seen. */
 const FAR = 4;

@@ -5,7 +5,7 @@ import { distanceToRectangle, pointOn } from '../room/rectangle';
 import { mayStandBetween, spanOf } from '../room/span';
 import type { Enclosure } from './enclosure';
 import { passesOpening } from './reveal';
-import type { Patch } from './surfaces';
+import type { Patch } from './cells';
 
 /**
  * What a lamp gives to each piece of a room's surfaces, straight, as its mean over the piece, umol m-2 s-1. All pieces

@@ -5,7 +5,8 @@ import { addDirectLight, fluxThrough, type Coefficients, type DirectLight } from
 import { factorise, solve, viewOf } from './exchange';
 import { litPart, type LitPart, type Pane } from './pane';
 import { glassFace, glassOf, revealOf, revealSides } from './reveal';
-import { DARKEST_REVEAL, cellsOf, evenLines, type Patch, type Surface } from './surfaces';
+import { cellsOf, type Patch } from './cells';
+import { DARKEST_REVEAL, evenLines, type Surface } from './surfaces';
 
 export interface PaneFlux {
   /** On each square metre of a curtain at the room's side of the reveal. */

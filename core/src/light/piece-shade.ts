@@ -4,7 +4,8 @@ import { pointOn, type Rectangle } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Receiver } from './pane';
 import { passesOpening } from './reveal';
-import type { Lines, Piece, Surface } from './surfaces';
+import type { Piece } from './cells';
+import type { Lines, Surface } from './surfaces';
 
 /** The corners of a surface's pieces, x, y, z in turn, row by row. */
 export interface Lattice {

@@ -3,7 +3,7 @@ import { firstBetween, type Occluder } from '../room/occluder';
 import { pointOn } from '../room/rectangle';
 import { mayStandBetween, spanOf, type Span } from '../room/span';
 import { passesOpening } from './reveal';
-import type { Patch } from './surfaces';
+import type { Patch } from './cells';
 
 /** Places of one patch, and those of the other to which each looks, along their edges: rows and columns of both are met. */
 const FROM_PLACES = [

@@ -5,7 +5,7 @@ import { directionInRoom, dot, pointOn, type Vec } from '../room';
 import { enclosureOf } from './enclosure';
 import { paneOf } from './pane';
 import { sunOnSurfaces, sunTracer, weighed } from './sun-on-surfaces';
-import { hitFace } from './surfaces';
+import { hitFace } from './hits';
 
 const room = { ...smallHome.rooms[0]!, widthM: 4, depthM: 4, heightM: 2.6, wallABearing: 180 };
 const pane = paneOf(

@@ -9,7 +9,7 @@ import { whereThrough } from './coefficients';
 import type { Enclosure } from './enclosure';
 import { litPart, type LitPart, type Pane } from './pane';
 import { glassOf } from './reveal';
-import { alongRay, hitFace } from './surfaces';
+import { alongRay, hitFace } from './hits';
 
 /** What a beam of 1 W m-2 gives to which pieces. */
 export interface SunOnSurfaces {

@@ -7,7 +7,8 @@ import type { Enclosure } from './enclosure';
 import { whereThrough } from './coefficients';
 import { litPart, type LitPart, type Pane, type Receiver } from './pane';
 import { glassOf, passesOpening } from './reveal';
-import { liesOn, type Surface } from './surfaces';
+import { liesOn } from './hits';
+import type { Surface } from './surfaces';
 
 const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
 

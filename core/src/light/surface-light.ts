@@ -8,7 +8,8 @@ import type { Pane } from './pane';
 import type { Resolution } from './resolution';
 import { glassOf } from './reveal';
 import { mayStandBetween, spanOf } from '../room/span';
-import { liesOn, type Patch } from './surfaces';
+import type { Patch } from './cells';
+import { liesOn } from './hits';
 
 /** What each piece of the room gets straight from a window, kept flat since it is summed for every spot. */
 export interface SurfaceLight {
