@@ -5,8 +5,10 @@ import { OVERCAST_SKY, clearSky } from '../src/sky';
 import { PPFD_PER_WATT } from '../src/units';
 import { tracerOptics, type Drawn } from './random-homes';
 import { crownsAbove, sceneOfFacts } from './scene-of-facts';
-import { sunOn, trace, type Patience, type TracerScene } from './tracer';
+import type { TracerScene } from './sheets';
+import { trace, type Patience } from './tracer';
 import { add, randomFrom, type Random, type V } from './vectors';
+import { sunOn } from './window-light';
 
 /** Light at one spot: daylight, W m-2, or that of all lamps, umol m-2 s-1. */
 export interface SpotLight {

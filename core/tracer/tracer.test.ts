@@ -2,9 +2,10 @@
 import scenes from '../reference/scenes.json';
 import { byTracer, compared, type TracedLight } from './compare';
 import { drawnHome } from './random-homes';
-import { fresnel } from './scene-of-facts';
+import { fresnel } from './outdoors';
+import { sheet, type Light, type Opening, type TracerScene } from './sheets';
 import { FAINT, offBeyondFaint, offBy, spreadOf, sunWrong } from './spread';
-import { sheet, trace, type Light, type Opening, type TracerScene } from './tracer';
+import { trace } from './tracer';
 import traced from './traced.json';
 import { randomFrom, type V } from './vectors';
 
