@@ -2,8 +2,8 @@ const transform = { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo
 
 /** Two kinds of tests: plain ones in Node for all that has no interface, and jest-expo's for the app. */
 module.exports = {
-  // No test is about speed: on a fresh clone the first one of a screen also waits for its packages to be compiled.
-  testTimeout: 60_000,
+  // No test is about speed: a machine may be busy, and on a fresh clone the first one of a screen also waits for its packages.
+  testTimeout: 300_000,
   projects: [
     {
       displayName: 'plain',
@@ -28,6 +28,7 @@ module.exports = {
         ],
       },
       setupFiles: ['<rootDir>/jest.setup.js'],
+      setupFilesAfterEnv: ['<rootDir>/testing/patience.ts'],
       moduleNameMapper: {
         '^expo-router$': '<rootDir>/testing/router.mock',
         '/workers/start$': '<rootDir>/testing/start.mock',

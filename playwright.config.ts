@@ -1,11 +1,15 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from './scripts/chromium';
 
-/** Every test starts its own server with its own database, so they run side by side. */
+/**
+ * Every test starts its own server with its own database, so they run side by side. A busy machine may be many times slower than a
+ * quiet one, so the limits only end what hangs.
+ */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 120_000,
-  expect: { timeout: 30_000 },
+  globalSetup: './e2e/worked-out-demo.ts',
+  timeout: 900_000,
+  expect: { timeout: 180_000 },
   workers: 2,
   fullyParallel: true,
   retries: 0,

@@ -1,10 +1,10 @@
 /** A Dulvan of its own for each test, and a page that fails the test on any console error or warning. */
 import { test as base, expect, type Page } from '@playwright/test';
-import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { WORKED_OUT_DEMO } from './worked-out-demo';
+import { ended, freePort, start } from './server';
 
 export interface Dulvan {
   readonly url: string;
@@ -14,56 +14,13 @@ export interface Dulvan {
   killAndStart(): Promise<void>;
 }
 
-const STARTS_WITHIN_MS = 60_000;
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      const port = address && typeof address === 'object' ? address.port : 0;
-      probe.close(() => resolve(port));
-    });
-  });
-}
-
-function start(args: readonly string[], port: number, file: string): Promise<ChildProcess> {
-  return new Promise((resolve, reject) => {
-    const server = spawn(process.execPath, ['scripts/start.mjs', ...args], {
-      env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', DULVAN_DATA: file },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
-    let said = '';
-    const timer = setTimeout(() => reject(new Error(`The server did not start: ${said}`)), STARTS_WITHIN_MS);
-    const hear = (chunk: Buffer) => {
-      said += chunk.toString();
-      if (!said.includes('Dulvan is at')) return;
-      clearTimeout(timer);
-      resolve(server);
-    };
-    server.stdout!.on('data', hear);
-    server.stderr!.on('data', hear);
-  });
-}
-
-function ended(server: ChildProcess, signal: NodeJS.Signals): Promise<void> {
-  return new Promise((resolve) => {
-    if (server.exitCode !== null || server.signalCode !== null) {
-      resolve();
-      return;
-    }
-    server.once('exit', () => resolve());
-    server.kill(signal);
-  });
-}
-
 /** A server with a database of its own, and what ends both. */
 async function started(startWith: Given['startWith']): Promise<Dulvan & { stop(): Promise<void> }> {
   const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-'));
   const file = path.join(folder, 'home.sqlite');
   const port = await freePort();
   const args = startWith === 'demo' ? ['--demo'] : [];
+  if (startWith === 'demo') copyFileSync(WORKED_OUT_DEMO, file);
   let server = await start(args, port, file);
   const again = async (signal: NodeJS.Signals) => {
     // The page loses the stream of changes for a moment, which the browser logs.

@@ -6,23 +6,19 @@ import { expect, test } from './dulvan';
 
 const firstNumber = (text: string | null) => Number(/[\d.]+/.exec(text ?? '')![0]);
 
-test('takes a reading at the shelf in twenty seconds, sees it correct the spot, and withdraws it', async ({
+test('takes a reading at the shelf in four taps and a number, sees it correct the spot, and withdraws it', async ({
   page,
   dulvan,
 }) => {
   await page.goto('/spots/bench-1a');
   await expect(page.getByTestId('figure-dli')).toHaveText(/[\d.]+ mol/);
   const before = await page.getByTestId('figure-dli').textContent();
-  const startedMs = Date.now();
   await page.getByRole('link', { name: 'Take a reading' }).click();
   await page.getByLabel('The meter shows').fill('160');
   await page.getByRole('radio', { name: 'µmol/m²s' }).click();
   await page.getByRole('radio', { name: 'Dark: lamps alone' }).click();
   await page.getByRole('button', { name: 'Keep the reading' }).click();
   await expect(page.getByText(/^Lamp light as measured: /)).toBeVisible();
-  expect(Date.now() - startedMs, 'a browser without hesitation, so a person within twenty seconds').toBeLessThan(
-    20_000,
-  );
   await expect(page.getByTestId('figure-dli')).not.toHaveText(before!);
   const corrected = await page.getByTestId('figure-dli').textContent();
   await dulvan.restart();
@@ -38,7 +34,7 @@ test('takes a reading at the shelf in twenty seconds, sees it correct the spot, 
 test('plays a room’s day: the sun’s patch falls on the floor at noon and is gone at night', async ({ page }) => {
   await page.goto('/rooms/loft');
   await page.getByRole('link', { name: 'Through a day, hour by hour' }).click();
-  await expect(page.getByText('Its patch on the floor is outlined.')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('Its patch on the floor is outlined.')).toBeVisible();
   const noon = firstNumber(await page.getByTestId('now-sill-2').textContent());
   await page.getByRole('radio', { name: 'Overcast' }).click();
   await expect(page.getByText('No patch of it on the floor.')).toBeVisible();
@@ -59,7 +55,6 @@ test('finds the height and hours for a wanted light, and hangs the lamps there',
   await page.getByRole('link', { name: 'Lamps over the tier at 90 cm' }).click();
   await expect(page.getByTestId('lamp-plan')).toHaveText(
     /^Hang them \d+ cm above the board and run them [\d.]+ h a day\.$/,
-    { timeout: 20_000 },
   );
   const mean = firstNumber(await page.getByTestId('tier-mean').textContent());
   await page.getByRole('button', { name: 'Try that height and those hours' }).click();
@@ -70,15 +65,13 @@ test('finds the height and hours for a wanted light, and hangs the lamps there',
   await page.getByLabel('Wanted light, mol a day').fill('a lot');
   await expect(page.getByTestId('error-Wanted light')).toHaveText(/From 0.1 to 60 mol a day/);
   await page.getByLabel('Wanted light, mol a day').fill('55');
-  await expect(page.getByTestId('lamp-plan')).toHaveText(/^No height will do/, { timeout: 20_000 });
+  await expect(page.getByTestId('lamp-plan')).toHaveText(/^No height will do/);
 });
 
 test('shows a spot’s year by day and hour, and holds it beside other places', async ({ page }) => {
   await page.goto('/spots/sill-2');
   await page.getByRole('link', { name: 'Every day and hour' }).click();
-  await expect(page.getByRole('table', { name: 'Light by month' }).getByRole('row')).toHaveCount(13, {
-    timeout: 30_000,
-  });
+  await expect(page.getByRole('table', { name: 'Light by month' }).getByRole('row')).toHaveCount(13);
   await page.goBack();
   await page.getByRole('link', { name: 'Hold it beside others' }).click();
   const places = page.getByRole('list', { name: /^Light in / });
@@ -92,7 +85,7 @@ test('shows a spot’s year by day and hour, and holds it beside other places', 
 test('says what is lost on the way to a leaf', async ({ page }) => {
   await page.goto('/why?figure=dli&spot=galley-sill-a&month=6');
   const lost = page.getByRole('table', { name: 'Straight daylight, lost on the way' });
-  await expect(lost.getByRole('row')).toHaveCount(5, { timeout: 20_000 });
+  await expect(lost.getByRole('row')).toHaveCount(5);
   await expect(lost).toContainText(/To curtains, blinds and films[\d.]+ mol, [1-9]/);
 });
 
@@ -180,7 +173,7 @@ test('draws a spot along its stand and sees its light follow, before it is kept'
 
 test('keeps a drawing as a picture, its title above it', async ({ page }) => {
   await page.goto('/light/year/sill-4');
-  await expect(page.getByRole('table', { name: 'Light by month' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('table', { name: 'Light by month' })).toBeVisible();
   const saving = page.waitForEvent('download');
   await page
     .getByRole('button', { name: 'Keep as a picture: The sail loft, Sill, starboard end: what shines, day by day' })

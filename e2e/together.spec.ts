@@ -51,7 +51,7 @@ test('a worker that stops in the middle is started again, and the answer comes a
   // It ends itself without a word, as a browser short of memory ends it.
   void first!.evaluate(() => self.close()).catch(() => undefined);
   await expect.poll(() => page.workers().includes(first!)).toBe(false);
-  await expect(page.getByText('Its patch on the floor')).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText('Its patch on the floor')).toBeVisible();
 });
 
 test('another home opened in the middle of an answer is never shown the first one’s', async ({ page }) => {

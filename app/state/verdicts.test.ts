@@ -41,8 +41,7 @@ const put = (facts: HomeFacts, revision: number) =>
     useHome.setState({ facts, revision });
     await Promise.resolve();
   });
-const ready = (hook: ReturnType<typeof opened>) =>
-  waitFor(() => expect(hook.result.current.state).toBe('ready'), { timeout: 30_000 });
+const ready = (hook: ReturnType<typeof opened>) => waitFor(() => expect(hook.result.current.state).toBe('ready'));
 
 /** Holds the worker's next answer back. @returns what lets it go */
 function heldBack(): () => void {

@@ -12,7 +12,7 @@ beforeEach(() => {
 });
 
 /** Lets the answers to what is on screen arrive. */
-const answered = () => waitFor(() => expect(useVerdictsStore.getState().working).toBe('no'), { timeout: 30_000 });
+const answered = () => waitFor(() => expect(useVerdictsStore.getState().working).toBe('no'));
 
 async function openShell(): Promise<void> {
   await open(<Shell />);
