@@ -25,9 +25,7 @@ export function LampsTouched({ facts, tierIds }: Given) {
           <Body>{`With ${plant.heightCm} cm it stands into the lamp “${lamp.name}”. Hang the lamp higher, or give the plant a taller place.`}</Body>
         </View>
       ))}
-      <Small>
-        Leaves that touch a lamp burn, and wet ones have no business at it: switch it off before you move it.
-      </Small>
+      <Small>Leaves that touch a lamp burn, and water in it can give a shock: switch it off before you move it.</Small>
     </View>
   );
 }
