@@ -143,7 +143,7 @@ function importanceIn({
     for (let i = 0; i < whole.length; i++) {
       const reflectance = reflectanceOf[i]!;
       if (reflectance === 0) continue;
-      let view = viewOf(pieces[i]!, receiver);
+      let view = viewOf(pieces[i]!, receiver.point, receiver.normal);
       if (view === 0) continue;
       view *= shade ? shade[i]! : 1;
       if (view === 0) continue;
@@ -208,12 +208,12 @@ function pieceViews(
 
 function viewsFromPiece(piece: Piece, coarse: readonly Patch[], looks: Factor['looks']): Float32Array {
   const views = new Float32Array(coarse.length);
-  const from = { point: piece.centre, normal: piece.rectangle.normal };
+  const { centre, rectangle } = piece;
   let sum = 0;
   for (let k = 0; k < coarse.length; k++) {
     const patch = coarse[k]!;
     if (patch.face === piece.face || patch.openArea === 0) continue;
-    let view = viewOf(patch, from);
+    let view = viewOf(patch, centre, rectangle.normal);
     if (looks) view *= looks[piece.of * coarse.length + k]! / LOOKS_BETWEEN;
     views[k] = view;
     sum += view;

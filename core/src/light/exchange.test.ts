@@ -28,15 +28,15 @@ describe('a patch', () => {
       patches.find((patch) => patch.face === 0)!,
       patches.findLast((patch) => patch.face === 1)!,
     ];
-    const there = viewOf(ceiling, { point: floor.centre, normal: floor.rectangle.normal }) * floor.area;
-    const back = viewOf(floor, { point: ceiling.centre, normal: ceiling.rectangle.normal }) * ceiling.area;
+    const there = viewOf(ceiling, floor.centre, floor.rectangle.normal) * floor.area;
+    const back = viewOf(floor, ceiling.centre, ceiling.rectangle.normal) * ceiling.area;
     expect(there).toBeCloseTo(back, 9);
   });
 
   it('sees a room round it, all of it and no more', () => {
     const patches = patchesOf(0.5, 8);
     for (const point of [vec(1.2, 1.5, 1), vec(0.4, 3.2, 0.3)]) {
-      const whole = patches.reduce((sum, patch) => sum + viewOf(patch, { point, normal: UP }), 0);
+      const whole = patches.reduce((sum, patch) => sum + viewOf(patch, point, UP), 0);
       expect(Math.abs(whole - 1)).toBeLessThan(0.02);
     }
   });

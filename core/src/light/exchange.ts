@@ -1,27 +1,27 @@
 /** Light exchanged between the patches of a closed room, and what each patch counts for a receiver after all bounces. */
 import { pointOn, rectangleFactor } from '../room/rectangle';
-import { dot, minus } from '../room/vector';
-import type { Receiver } from './pane';
+import type { Vec } from '../room/vector';
 import { LOOKS_BETWEEN, type Sight } from './sight';
 import type { Patch } from './cells';
 
 /** Distance, in patch widths, beyond which a patch is treated as a point when seen. */
 const FAR = 4;
 
-export function viewOf(patch: Patch, { point, normal }: Receiver): number {
-  const dx = patch.centre.x - point.x;
-  const dy = patch.centre.y - point.y;
-  const dz = patch.centre.z - point.z;
+/** What of a point's view a patch takes, 0..1, were nothing between; a unit normal tells which way the point looks. */
+export function viewOf({ centre, area, rectangle }: Patch, point: Vec, normal: Vec): number {
+  const dx = centre.x - point.x;
+  const dy = centre.y - point.y;
+  const dz = centre.z - point.z;
   const square = dx * dx + dy * dy + dz * dz;
-  const n = patch.rectangle.normal;
-  if (square > FAR * FAR * patch.area) {
+  const { corner, normal: n } = rectangle;
+  if (square > FAR * FAR * area) {
     const distance = Math.sqrt(square);
     const here = (dx * normal.x + dy * normal.y + dz * normal.z) / distance;
     const there = -(dx * n.x + dy * n.y + dz * n.z) / distance;
-    return here > 0 && there > 0 ? (here * there * patch.area) / (Math.PI * square) : 0;
+    return here > 0 && there > 0 ? (here * there * area) / (Math.PI * square) : 0;
   }
-  if (dot(minus(point, patch.rectangle.corner), n) <= 1e-9) return 0;
-  return rectangleFactor(patch.rectangle, point, normal);
+  const before = (point.x - corner.x) * n.x + (point.y - corner.y) * n.y + (point.z - corner.z) * n.z;
+  return before > 1e-9 ? rectangleFactor(rectangle, point, normal) : 0;
 }
 
 /** Distance, in patch widths, within which a patch sees another differently from place to place. */
@@ -37,10 +37,10 @@ function exchange(p: Patch, q: Patch): number {
   const dz = p.centre.z - q.centre.z;
   const { normal } = p.rectangle;
   if (dx * dx + dy * dy + dz * dz > NEAR * NEAR * Math.max(p.area, q.area))
-    return p.area * viewOf(q, { point: p.centre, normal });
+    return p.area * viewOf(q, p.centre, normal);
   let sum = 0;
   for (const u of TWO_PLACES) {
-    for (const v of TWO_PLACES) sum += viewOf(q, { point: pointOn(p.rectangle, u, v), normal });
+    for (const v of TWO_PLACES) sum += viewOf(q, pointOn(p.rectangle, u, v), normal);
   }
   return (p.area * sum) / TWO_PLACES.length ** 2;
 }

@@ -76,10 +76,10 @@ function sidesToCurtain(pane: Pane): { patches: Patch[]; weights: Float64Array; 
   let viewOfGlass = 0;
   for (const u of PLACES) {
     for (const v of PLACES) {
-      const receiver = { point: inFrontOf(pointOn(opening, u, v), opening.normal), normal: opening.normal };
-      viewOfGlass += rectangleFactor(glass, receiver.point, receiver.normal) / PLACES.length ** 2;
+      const point = inFrontOf(pointOn(opening, u, v), opening.normal);
+      viewOfGlass += rectangleFactor(glass, point, opening.normal) / PLACES.length ** 2;
       patches.forEach((patch, i) => {
-        if (patch.reflectance > 0) seen[i]! += viewOf(patch, receiver) / PLACES.length ** 2;
+        if (patch.reflectance > 0) seen[i]! += viewOf(patch, point, opening.normal) / PLACES.length ** 2;
       });
     }
   }

@@ -41,8 +41,12 @@ export function sightAmong(patches: readonly Patch[], solids: readonly Occluder[
     for (let look = 0; look < LOOKS_BETWEEN; look++) {
       const a = 3 * (i * LOOKS_BETWEEN + look);
       const b = 3 * (j * LOOKS_BETWEEN + look);
-      const [ax, ay, az] = [from[a]!, from[a + 1]!, from[a + 2]!];
-      const [bx, by, bz] = [to[b]!, to[b + 1]!, to[b + 2]!];
+      const ax = from[a]!;
+      const ay = from[a + 1]!;
+      const az = from[a + 2]!;
+      const bx = to[b]!;
+      const by = to[b + 1]!;
+      const bz = to[b + 2]!;
       if (throughP && !passesOpening(throughP, ax, ay, az, bx, by, bz)) continue;
       if (throughQ && !passesOpening(throughQ, ax, ay, az, bx, by, bz)) continue;
       if (firstBetween(between, ax, ay, az, bx, by, bz) < 0) clear++;

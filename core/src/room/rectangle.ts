@@ -12,8 +12,14 @@ export interface Rectangle {
 }
 
 /** The point at shares u and v (0..1) of a rectangle's edges. */
-export function pointOn(r: Rectangle, u: number, v: number): Vec {
-  return plus(r.corner, plus(times(r.edgeU, u * r.sizeU), times(r.edgeV, v * r.sizeV)));
+export function pointOn({ corner, edgeU, edgeV, sizeU, sizeV }: Rectangle, u: number, v: number): Vec {
+  const along = u * sizeU;
+  const up = v * sizeV;
+  return {
+    x: corner.x + (edgeU.x * along + edgeV.x * up),
+    y: corner.y + (edgeU.y * along + edgeV.y * up),
+    z: corner.z + (edgeU.z * along + edgeV.z * up),
+  };
 }
 
 /** From a point to the nearest point of a rectangle, m. */
