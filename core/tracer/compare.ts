@@ -4,6 +4,7 @@ import { placedSpots } from '../src/room';
 import { OVERCAST_SKY, clearSky } from '../src/sky';
 import { PPFD_PER_WATT } from '../src/units';
 import { tracerOptics, type Drawn } from './random-homes';
+import { originOf } from './lamps';
 import { crownsAbove, sceneOfFacts } from './scene-of-facts';
 import type { TracerScene } from './sheets';
 import { trace, type Patience } from './tracer';
@@ -94,12 +95,13 @@ const SIDEWAYS: readonly V[] = [
 export function byTracer({ seed, facts, outdoors }: Drawn, patience: Patience): TracedLight[] {
   const [room] = facts.rooms;
   const bare = sceneOfFacts(facts, room!, outdoors, tracerOptics);
-  return placedSpots(facts).flatMap(({ spot, leaf, tierHeightM }, i): TracedLight[] => {
-    const at: V = [leaf.x, leaf.y, leaf.z];
+  return placedSpots(facts).flatMap(({ spot, room: holder, leaf, tierHeightM }, i): TracedLight[] => {
+    const origin = originOf(holder);
+    const at = add(origin, [leaf.x, leaf.y, leaf.z]);
     const heights = facts.plants
       .filter(({ spotId }) => spotId === spot.id)
       .map(({ heightCm }) => (heightCm ?? 0) / 100);
-    const top = Math.max(leaf.z, tierHeightM + Math.max(0, ...heights) - 0.12);
+    const top = origin[2] + Math.max(leaf.z, tierHeightM + Math.max(0, ...heights) - 0.12);
     const hazes = crownsAbove(facts, room!, spot.id, top);
     const random = randomFrom(seed * 1009 + i);
     const day = daylit({ ...bare, hazes, lights: [] }, at, patience, random);

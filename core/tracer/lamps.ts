@@ -5,16 +5,22 @@ import { add, cross, dot, mul, norm, sub, type V } from './vectors';
 
 const RAD = Math.PI / 180;
 
+/** Where the corner of a room or cabinet is in the frame of the room itself. */
+export const originOf = ({ insideRoomId, insideXM, insideYM, insideZM }: Room): V =>
+  insideRoomId === null ? [0, 0, 0] : [insideXM, insideYM, insideZM];
+
 /** Gives the intensities of a lamp's file. */
 type FileOf = (fileKey: string) => Intensities;
 
 const SIDE_WAY: Record<Lamp['tiltToward'], V> = { a: [0, -1, 0], b: [1, 0, 0], c: [0, 1, 0], d: [-1, 0, 0] };
 
+/** A lamp in a room or in a cabinet that stands in it; none where it hangs elsewhere. */
 export function lightOf(facts: HomeFacts, room: Room, lamp: Lamp, intensities: FileOf): Light[] {
   const tier = facts.tiers.find(({ id }) => id === lamp.tierId);
   const stand = facts.stands.find(({ id }) => id === tier?.standId);
-  if (!tier || !stand || stand.roomId !== room.id) return [];
-  const centre: V = [stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM];
+  const holder = facts.rooms.find(({ id }) => id === stand?.roomId);
+  if (!tier || !stand || !holder || (holder.id !== room.id && holder.insideRoomId !== room.id)) return [];
+  const centre = add(originOf(holder), [stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM]);
   // Turned about the level axis at right angles to the way it is tilted toward.
   const way = SIDE_WAY[lamp.tiltToward];
   const axis = cross([0, 0, -1], way);

@@ -102,7 +102,7 @@ export function sillOf(draw: Draw, room: Room, windows: readonly Window[]): Furn
   };
 }
 
-const LAMP: Lamp = {
+export const LAMP: Lamp = {
   id: 'lamp',
   circuitId: 'circuit',
   tierId: '',

@@ -1,7 +1,8 @@
 /** Draws homes at random from what the facts allow, with spots and an instant: what the engine is held against the tracer on. */
-import type { HomeFacts, Obstruction, Room, Window } from '../src/facts';
+import type { Block, HomeFacts, Obstruction, Room, Window } from '../src/facts';
 import { ALL_MONTHS } from '../src/units';
 import { Draw } from './draw';
+import { cabinetOf } from './random-cabinet';
 import type { Outdoors } from './outdoors';
 import {
   PHOTOMETRIES,
@@ -165,6 +166,25 @@ function outdoorsOf(draw: Draw): Outdoors {
   };
 }
 
+function cupboardsOf(draw: Draw, room: Room): Block[] {
+  if (!draw.has('cupboard', 0.35)) return [];
+  return Array.from({ length: draw.whole(1, 2) }, (_, i) => {
+    const [widthM, depthM, heightM] = [draw.between(0.3, 1), draw.between(0.3, 0.7), draw.between(0.5, 2)];
+    return {
+      id: `block-${i}`,
+      roomId: 'room',
+      name: 'Cupboard',
+      xM: draw.between(0, room.widthM - widthM),
+      yM: draw.one([0, Math.round((room.depthM - depthM) * 1000) / 1000, draw.between(0, room.depthM - depthM)]),
+      zM: 0,
+      widthM,
+      depthM,
+      heightM,
+      reflectance: draw.between(0.1, 0.8),
+    };
+  });
+}
+
 /** One home with a room, what stands in it and before it, and an instant. */
 export function drawnHome(seed: number): Drawn {
   const draw = new Draw(seed);
@@ -177,47 +197,37 @@ export function drawnHome(seed: number): Drawn {
     tiers: [...furniture.tiers, ...sill.tiers],
     spots: [...furniture.spots, ...sill.spots],
   };
-  const blocks = draw.has('cupboard', 0.35)
-    ? Array.from({ length: draw.whole(1, 2) }, (_, i) => {
-        const [widthM, depthM, heightM] = [draw.between(0.3, 1), draw.between(0.3, 0.7), draw.between(0.5, 2)];
-        return {
-          id: `block-${i}`,
-          roomId: 'room',
-          name: 'Cupboard',
-          xM: draw.between(0, room.widthM - widthM),
-          yM: draw.one([0, Math.round((room.depthM - depthM) * 1000) / 1000, draw.between(0, room.depthM - depthM)]),
-          zM: 0,
-          widthM,
-          depthM,
-          heightM,
-          reflectance: draw.between(0.1, 0.8),
-        };
-      })
-    : [];
+  const blocks = cupboardsOf(draw, room);
   const free = freeOf(furnished, windows, blocks, room);
   const lamps = draw.chance(0.5)
     ? lampsOf(draw, furnished, room).filter((lamp) => hangsFree(lamp, furnished, blocks, room))
     : [];
+  const plants = plantsOf(draw, free);
+  const obstructions = obstructionsOf(draw);
+  const outdoors = outdoorsOf(draw);
+  const cabinet = cabinetOf(draw, room, { windows, blocks, lamps, ...free });
   return {
     seed,
     facts: {
       home: HOME,
-      rooms: [room],
+      rooms: [room, ...cabinet.rooms],
       windows,
-      ...free,
+      stands: [...free.stands, ...cabinet.stands],
+      tiers: [...free.tiers, ...cabinet.tiers],
+      spots: [...free.spots, ...cabinet.spots],
       circuits: [{ id: 'circuit', homeId: 'home', name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_MONTHS }],
       photometries: PHOTOMETRIES,
-      lamps,
-      plants: plantsOf(draw, free),
+      lamps: [...lamps, ...cabinet.lamps],
+      plants,
       air: [],
       ownTaxa: [],
       corrections: [],
-      obstructions: obstructionsOf(draw),
+      obstructions,
       blocks,
       weathers: [],
       readings: [],
     },
-    outdoors: outdoorsOf(draw),
+    outdoors,
     kinds: [...draw.kinds],
   };
 }

@@ -1,6 +1,6 @@
 /** Reads a home's facts as the tracer needs them: its own reading, apart from the engine's. */
 import type { Block, HomeFacts, Intensities, Room, Window } from '../src/facts';
-import { lightOf } from './lamps';
+import { lightOf, originOf } from './lamps';
 import { beyondOf, fresnel, wayOf, type Outdoors } from './outdoors';
 import { sheet, type Film, type Haze, type Opening, type Sheet, type TracerScene } from './sheets';
 import { add, dot, mul, sub, type V } from './vectors';
@@ -22,10 +22,11 @@ export function sceneOfFacts(facts: HomeFacts, room: Room, outdoors: Outdoors, o
   const reveals = facts.windows
     .filter((window) => window.roomId === room.id && window.revealM > 0)
     .flatMap((window) => revealOf(openingFrame(room, window), window));
+  const cabinets = facts.rooms.filter((inner) => inner.insideRoomId === room.id);
   return {
-    sheets: [...wallsOf(room, openings), ...reveals, ...solidsOf(facts, room)],
+    sheets: [...wallsOf(room, openings), ...reveals, ...solidsOf(facts, room), ...cabinets.map(floorOf)],
     hazes: [],
-    films: facts.rooms.filter((inner) => inner.insideRoomId === room.id).flatMap(filmsOf),
+    films: cabinets.flatMap(filmsOf),
     openings,
     lights: facts.lamps.flatMap((lamp) => lightOf(facts, room, lamp, (key) => optics.intensities(key))),
     sun:
@@ -165,7 +166,7 @@ function boxOf(
 function solidsOf(facts: HomeFacts, room: Room): Sheet[] {
   const rooms = [room, ...facts.rooms.filter((inner) => inner.insideRoomId === room.id)];
   return rooms.flatMap((one) => {
-    const shift: V = one === room ? [0, 0, 0] : [one.insideXM, one.insideYM, one.insideZM];
+    const shift = originOf(one);
     const boards = facts.stands
       .filter((stand) => stand.roomId === one.id)
       .flatMap((stand) =>
@@ -193,10 +194,30 @@ function solidsOf(facts: HomeFacts, room: Room): Sheet[] {
   });
 }
 
-function filmsOf({ insideXM, insideYM, insideZM, widthM, depthM, heightM, shellTransmittance }: Room): Film[] {
-  const box = { xM: insideXM, yM: insideYM, zM: insideZM, widthM, depthM, heightM };
-  return boxOf(box, 0).map((side) => ({ sheet: side, transmittance: shellTransmittance }));
+const boxAround = ({ insideXM, insideYM, insideZM, widthM, depthM, heightM }: Room) => ({
+  xM: insideXM,
+  yM: insideYM,
+  zM: insideZM,
+  widthM,
+  depthM,
+  heightM,
+});
+
+/** The top and the walls of a cabinet throw back on either side what its surfaces are said to. */
+function filmsOf(cabinet: Room): Film[] {
+  const { ceilingReflectance, wallReflectance, shellTransmittance } = cabinet;
+  const [, ceiling, ...walls] = boxOf(boxAround(cabinet), wallReflectance);
+  return [{ ...ceiling!, reflectance: ceilingReflectance }, ...walls].map((side) => ({
+    sheet: side,
+    transmittance: shellTransmittance,
+  }));
 }
+
+/** The floor of a cabinet is solid. */
+const floorOf = (cabinet: Room): Sheet => ({
+  ...boxOf(boxAround(cabinet), cabinet.floorReflectance)[0]!,
+  sides: 2,
+});
 
 /** Crowns of a room's plants as they rise above a leaf: half their width to each side, from three tenths of their height. */
 export function crownsAbove(facts: HomeFacts, room: Room, ownSpotId: string, topM: number): Haze[] {

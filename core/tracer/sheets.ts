@@ -32,8 +32,9 @@ export interface Haze {
   readonly extinction: number;
 }
 
-/** A thin shell that lets a share of light straight through wherever a ray crosses it. */
+/** A thin shell that lets a share of light straight through wherever a ray crosses it, and throws a share back from either side. */
 export interface Film {
+  /** With what it throws back. */
   readonly sheet: Sheet;
   readonly transmittance: number;
 }
@@ -115,7 +116,14 @@ export function clear(scene: TracerScene, from: V, way: V, distance: number): nu
   return dimming(scene, from, way, distance);
 }
 
-export function dimming(scene: TracerScene, from: V, way: V, distance: number): number {
+function dimming(scene: TracerScene, from: V, way: V, distance: number): number {
+  let left = hazy(scene, from, way, distance);
+  for (const film of scene.films) if (through(film.sheet, from, way) < distance - NEAR) left *= film.transmittance;
+  return left;
+}
+
+/** What crowns leave of light on its way. */
+export function hazy(scene: TracerScene, from: V, way: V, distance: number): number {
   let left = 1;
   for (const { low, high, extinction } of scene.hazes) {
     let a = 0;
@@ -132,7 +140,6 @@ export function dimming(scene: TracerScene, from: V, way: V, distance: number): 
     }
     if (b > a) left *= Math.exp(-extinction * (b - a));
   }
-  for (const film of scene.films) if (through(film.sheet, from, way) < distance - NEAR) left *= film.transmittance;
   return left;
 }
 

@@ -2,7 +2,7 @@
  * A plain backward path tracer: what the light at a leaf would be if every ray were followed. Slow and simple on purpose,
  * and apart from the engine: it shares no code with it, so that one can be held against the other.
  */
-import { NEAR, clear, dimming, facing, nearest, through, type TracerScene } from './sheets';
+import { NEAR, clear, facing, hazy, nearest, through, type Film, type Sheet, type TracerScene } from './sheets';
 import { add, cosineWay, dot, mul, norm, sub, type Random, type V } from './vectors';
 import { isClose, radianceThrough, sunOn, windowsOn } from './window-light';
 
@@ -91,9 +91,9 @@ function follow(scene: TracerScene, point: V, normal: V, random: Random): { back
       if (bounce === 0) seen += light;
       else back += light;
     }
-    if (!met) break;
-    weight *= dimming(scene, from, way, met.distance) * met.sheet.reflectance;
-    weight *= hungBetween(scene, from, way, met.distance);
+    const end = thrownBackFrom(scene, from, way, met, random);
+    if (!end) break;
+    weight *= end.share * hungBetween(scene, from, way, end.distance);
     if (weight === 0) break;
     // Paths that carry little are ended by lot.
     if (bounce > 2) {
@@ -101,12 +101,36 @@ function follow(scene: TracerScene, point: V, normal: V, random: Random): { back
       if (random() > goesOn) break;
       weight /= goesOn;
     }
-    faces = facing(met.sheet, way);
-    from = add(from, mul(way, met.distance));
+    faces = facing(end.sheet, way);
+    from = add(from, mul(way, end.distance));
     back += weight * (sunOn(scene, from, faces) + windowsOn(scene, from, faces, random(), random(), random));
     back += weight * lightsOn(scene, from, faces, random(), random());
   }
   return { back, seen };
+}
+
+/** Where a ray is thrown back, and which share of it: by what it meets first that is solid, or by lot by a shell on its way there. */
+function thrownBackFrom(
+  scene: TracerScene,
+  from: V,
+  way: V,
+  met: { readonly sheet: Sheet; readonly distance: number } | null,
+  random: Random,
+): { readonly sheet: Sheet; readonly distance: number; readonly share: number } | null {
+  let share = 1;
+  for (const { film, distance } of filmsOnWay(scene, from, way, met?.distance ?? Infinity)) {
+    const { reflectance } = film.sheet;
+    if (random() < reflectance) return { sheet: film.sheet, distance, share: share * hazy(scene, from, way, distance) };
+    share *= film.transmittance / (1 - reflectance);
+  }
+  return met && { ...met, share: share * met.sheet.reflectance * hazy(scene, from, way, met.distance) };
+}
+
+function filmsOnWay(scene: TracerScene, from: V, way: V, end: number): { film: Film; distance: number }[] {
+  return scene.films
+    .map((film) => ({ film, distance: through(film.sheet, from, way) }))
+    .filter(({ distance }) => distance < end - NEAR)
+    .sort((p, q) => p.distance - q.distance);
 }
 
 /** What curtains leave of light between the room and the sides of a reveal. */

@@ -3,26 +3,31 @@ import {
   daylightYear,
   lampOnSurfaces,
   litRoom,
+  litParts,
   paneYear,
   panesOf,
   reflectedLamp,
   spotWindows,
+  weightsOf,
   windowYear,
+  withInnerSides,
   type DaylightYear,
   type LitRoom,
+  type InnerPart,
   type PaneYear,
   type SpotWindow,
+  type WeighedPart,
   type WindowYear,
 } from '../light';
-import { lampPpfd } from '../lamp';
+import { lampLightPast, lampPpfd, type PlacedLamp } from '../lamp';
 import { seasonalMonth } from '../taxon';
-import { UP, enclosuresOf, movedOccluder, plus, vec, type Occluder } from '../room';
+import { UP, enclosuresOf, isShellOf, movedOccluder, plus, vec, type Occluder, type Solid } from '../room';
 import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
 import { dimmed, type LitLamp } from './conditions';
 import type { HomeFacts } from '../facts';
 import type { Sources } from './knowledge';
 import { Memory, Names } from './memory';
-import type { LeafPlace, RoomScene, Scene } from './scene';
+import { lampKey, type LeafPlace, type RoomScene, type Scene } from './scene';
 
 /** The outdoors of a home in a year. */
 export interface HomeSky {
@@ -71,6 +76,32 @@ const ROOMS_BESIDE = 8;
 const DEFAULT_TURBIDITY = 3.5;
 const DEFAULT_CLEARNESS = 0.45;
 
+/** What one lamp gives a place. */
+interface LampOnPlace extends Omit<LitLamp, 'circuit'> {
+  readonly circuitId: string;
+}
+
+/** What a lamp of the room gives to a part of a cabinet's inner side, its shell left out; straight and thrown back by the room. */
+function lampOnPart(
+  { receiver, occluders, importance }: InnerPart,
+  placed: PlacedLamp,
+  solids: readonly Solid[],
+  onSurfaces: Float64Array,
+  isOwnShell: (occluder: Occluder) => boolean,
+): number {
+  const between = [...occluders.filter((o) => !isOwnShell(o)), ...solids];
+  return lampLightPast(placed, receiver, between, 'coarse') + reflectedLamp(onSurfaces, importance);
+}
+
+/** The inner sides of a cabinet that throw light back on a place in it, and a name for how they do. */
+interface InnerSides {
+  readonly key: string;
+  readonly cabinetId: string | null;
+  readonly weighed: readonly WeighedPart[];
+}
+
+const NO_SIDES: InnerSides = { key: '', cabinetId: null, weighed: [] };
+
 export class LitHome {
   private readonly skies = new Memory<HomeSky>(4);
   private readonly rooms = new Memory<RememberedRoom>(16);
@@ -79,15 +110,9 @@ export class LitHome {
   private readonly days = new Memory<SpotDaylight>(1200);
   private readonly windows = new Memory<readonly SpotWindow[]>(400);
   private readonly lampSurfaces = new Memory<Float64Array>(300);
-  private readonly lamps = new Memory<
-    readonly {
-      readonly id: string;
-      readonly circuitId: string;
-      readonly ppfd: number;
-      readonly topPpfd: number;
-      readonly reflectedPpfd: number;
-    }[]
-  >(2000);
+  private readonly lamps = new Memory<readonly LampOnPlace[]>(2000);
+  private readonly sides = new Memory<readonly InnerPart[]>(12);
+  private readonly weights = new Memory<readonly number[]>(400);
   private readonly names = new Names();
 
   constructor(private readonly knowledge: Sources) {}
@@ -132,16 +157,19 @@ export class LitHome {
     });
   }
 
-  /** Daylight at a place through the year; a cabinet borrows it from the room it stands in. */
-  daylight(scene: Scene, place: LeafPlace, sky: HomeSky): SpotDaylight {
+  /**
+   * Daylight at a place through the year; a cabinet borrows it from the room it stands in.
+   * @param sides inner sides of a cabinet that throw light back on the place
+   */
+  daylight(scene: Scene, place: LeafPlace, sky: HomeSky, sides = NO_SIDES): SpotDaylight {
     const outer = this.outside(scene, place);
     if (outer) {
-      const { key, year } = this.daylight(scene, outer, sky);
+      const { key, year } = this.daylight(scene, outer, sky, this.innerSides(scene, place, outer));
       const share = place.room.room.shellTransmittance;
       const dimmedKey = `${key}*${share}`;
       return this.days.recall(dimmedKey, () => ({ key: dimmedKey, year: dimmed(year, share) }));
     }
-    const geometry = this.geometry(place, sky);
+    const geometry = this.geometry(place, sky, sides);
     const { transmittances, curtainsKey } = place.room;
     const key = `${geometry.key}|${this.names.of(curtainsKey)}`;
     return this.days.recall(key, () => ({ key, year: daylightYear(geometry.years, sky.sky, transmittances) }));
@@ -151,6 +179,7 @@ export class LitHome {
   windowsAt(
     scene: Scene,
     place: LeafPlace,
+    sides = NO_SIDES,
   ): {
     readonly place: LeafPlace;
     readonly windows: readonly SpotWindow[];
@@ -158,11 +187,14 @@ export class LitHome {
     readonly occluders: readonly Occluder[];
   } {
     const outer = this.outside(scene, place);
-    if (outer) return { ...this.windowsAt(scene, outer), share: place.room.room.shellTransmittance };
+    if (outer) {
+      const within = this.innerSides(scene, place, outer);
+      return { ...this.windowsAt(scene, outer, within), share: place.room.room.shellTransmittance };
+    }
     const { key, lit } = this.room(place.room);
-    const windowsKey = `${key}|${this.placeKey(place)}`;
+    const windowsKey = `${key}|${this.placeKey(place)}${sides.key}`;
     const windows = this.windows.recall(windowsKey, () =>
-      spotWindows(lit, { point: place.leaf, normal: UP }, place.neighbours),
+      withInnerSides(spotWindows(lit, { point: place.leaf, normal: UP }, place.neighbours), sides.weighed),
     );
     return { place, windows, share: 1, occluders: [...place.room.solids, ...place.neighbours] };
   }
@@ -176,9 +208,10 @@ export class LitHome {
     const own = this.lampsOfRoom(scene, place, topPlace, sky);
     const outer = this.outside(scene, place);
     if (!outer) return own;
+    const sides = this.innerSides(scene, place, outer);
     const share = place.room.room.shellTransmittance;
     const outerTop = topPlace === place ? outer : this.outside(scene, topPlace)!;
-    const through = this.lampsOfRoom(scene, outer, outerTop, sky).map((lamp) => ({
+    const through = this.lampsOfRoom(scene, outer, outerTop, sky, sides).map((lamp) => ({
       ...lamp,
       ppfd: lamp.ppfd * share,
       topPpfd: lamp.topPpfd * share,
@@ -187,29 +220,57 @@ export class LitHome {
     return [...own, ...through.filter(({ ppfd }) => ppfd > FAINTEST_PPFD)];
   }
 
-  private lampsOfRoom(scene: Scene, place: LeafPlace, topPlace: LeafPlace, sky: HomeSky): LitLamp[] {
-    const { room, leaf, neighbours } = place;
-    if (room.lamps.length === 0) return [];
-    const geometry = this.geometry(place, sky);
+  /** @param sides of the cabinet that the place is in, whose own lamps are then told by itself */
+  private lampsOfRoom(scene: Scene, place: LeafPlace, topPlace: LeafPlace, sky: HomeSky, sides = NO_SIDES): LitLamp[] {
+    const { room } = place;
+    if (room.lamps.length === 0 && room.leaks.length === 0) return [];
+    const geometry = this.geometry(place, sky, sides);
     const lit = this.lamps.recall(`${geometry.key}|${topPlace.leaf.z}|${this.names.of(room.lampsKey)}`, () => {
-      const { key, lit: litRoomHere } = this.room(room);
-      const occluders = [...room.solids, ...neighbours];
-      return room.lamps.flatMap((placed) => {
-        const onSurfaces = this.lampSurfaces.recall(`${key}|${JSON.stringify([placed.lamp, placed.centre])}`, () =>
-          lampOnSurfaces(placed, litRoomHere.enclosure, room.solids),
-        );
-        const reflectedPpfd = reflectedLamp(onSurfaces, geometry.importance);
-        const ppfd = lampPpfd(placed, leaf, occluders) + reflectedPpfd;
-        const topPpfd = topPlace === place ? ppfd : lampPpfd(placed, topPlace.leaf, occluders) + reflectedPpfd;
-        return Math.max(ppfd, topPpfd) > FAINTEST_PPFD
-          ? [{ id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, topPpfd, reflectedPpfd }]
-          : [];
-      });
+      const lights = [
+        ...room.lamps.map((placed) => this.lampOn(placed, place, topPlace, [], null, geometry, sides)),
+        ...room.leaks
+          .filter(({ cabinetId }) => cabinetId !== sides.cabinetId)
+          .map(({ placed, cabinetId, solids }) =>
+            this.lampOn(placed, place, topPlace, solids, cabinetId, geometry, sides),
+          ),
+      ];
+      return lights.filter(({ ppfd, topPpfd }) => Math.max(ppfd, topPpfd) > FAINTEST_PPFD);
     });
     return lit.flatMap(({ circuitId, ...lamp }) => {
       const circuit = scene.facts.circuits.find((candidate) => candidate.id === circuitId);
       return circuit ? [{ ...lamp, circuit }] : [];
     });
+  }
+
+  /**
+   * What one lamp gives a place.
+   * @param solids what stands beside it in its own cabinet
+   * @param cabinetId the cabinet whose shell it shines through: counted already
+   */
+  private lampOn(
+    placed: PlacedLamp,
+    { room, leaf, neighbours }: LeafPlace,
+    topPlace: LeafPlace,
+    solids: readonly Solid[],
+    cabinetId: string | null,
+    geometry: SpotGeometry,
+    sides: InnerSides,
+  ): LampOnPlace {
+    const { key, lit } = this.room(room);
+    const inRoom = [...room.solids, ...solids];
+    const surfaceKey = `${key}|${lampKey(placed)}|${JSON.stringify(solids)}`;
+    const onSurfaces = this.lampSurfaces.recall(surfaceKey, () => lampOnSurfaces(placed, lit.enclosure, inRoom));
+    const isOwnShell = (o: Occluder) => cabinetId !== null && isShellOf(o, cabinetId);
+    const occluders = [...inRoom, ...neighbours.filter((o) => !isOwnShell(o))];
+    const bySides = sides.weighed.reduce(
+      (sum, { part, weight }) => sum + weight * lampOnPart(part, placed, solids, onSurfaces, isOwnShell),
+      0,
+    );
+    const reflectedPpfd = reflectedLamp(onSurfaces, geometry.importance) + bySides;
+    const ppfd = lampPpfd(placed, leaf, occluders) + reflectedPpfd;
+    const { id, circuitId } = placed.lamp;
+    const topPpfd = topPlace.leaf === leaf ? ppfd : lampPpfd(placed, topPlace.leaf, occluders) + reflectedPpfd;
+    return { id, circuitId, ppfd, topPpfd, reflectedPpfd };
   }
 
   private outside(scene: Scene, { room, leaf, neighbours }: LeafPlace): LeafPlace | null {
@@ -230,14 +291,46 @@ export class LitHome {
     return `${leaf.x},${leaf.y},${leaf.z}${neighbours.length > 0 ? `|${this.names.of(JSON.stringify(neighbours))}` : ''}`;
   }
 
-  private geometry(place: LeafPlace, sky: HomeSky): SpotGeometry {
+  /** The inner sides of the cabinet a place is in, lit by the room around it, with what each counts for the place. */
+  private innerSides(scene: Scene, place: LeafPlace, outer: LeafPlace): InnerSides {
+    // In a cabinet within a cabinet, the inner one alone is seen as it is.
+    if (outer.room.room.insideRoomId !== null) return NO_SIDES;
+    const { key: cabinetKey, lit: cabinet } = this.room(place.room);
+    const { key: roomKey, lit } = this.room(outer.room);
+    const { insideXM: x, insideYM: y, insideZM: z } = place.room.room;
+    const around = [
+      ...place.room.solids.map((solid) => movedOccluder(solid, x, y, z)),
+      ...enclosuresOf(scene.facts.rooms, outer.room.room.id, place.room.room.id),
+    ];
+    const key = `|${cabinetKey}@${x},${y},${z}|${this.names.of(JSON.stringify(around))}`;
+    const sides = this.sides.recall(`${roomKey}${key}`, () =>
+      cabinet.enclosure.surfaces.flatMap(({ rectangle }) =>
+        litParts(lit, { ...rectangle, corner: plus(rectangle.corner, vec(x, y, z)) }, around),
+      ),
+    );
+    const placeKey = `${cabinetKey}|${this.placeKey(place)}`;
+    const weights = this.weights.recall(placeKey, () =>
+      weightsOf(
+        cabinet.enclosure,
+        cabinet.enclosure.importance({ point: place.leaf, normal: UP }, [...place.room.solids, ...place.neighbours])
+          .whole,
+      ),
+    );
+    return {
+      key: `${key}|${placeKey}`,
+      cabinetId: place.room.room.id,
+      weighed: sides.map((part, i) => ({ part, weight: weights[i]! })).filter(({ weight }) => weight > 0),
+    };
+  }
+
+  private geometry(place: LeafPlace, sky: HomeSky, sides = NO_SIDES): SpotGeometry {
     const { key: roomKey, bareKey, lit } = this.room(place.room);
-    const key = `${roomKey}|${sky.key}|${this.placeKey(place)}`;
+    const key = `${roomKey}|${sky.key}|${this.placeKey(place)}${sides.key}`;
     return this.spots.recall(key, () => {
       const receiver = { point: place.leaf, normal: UP };
       const occluders = place.neighbours.length > 0 ? [...lit.solids, ...place.neighbours] : lit.solids;
       const importance = lit.enclosure.importance(receiver, occluders);
-      const windows = spotWindows(lit, receiver, place.neighbours, importance);
+      const windows = withInnerSides(spotWindows(lit, receiver, place.neighbours, importance), sides.weighed);
       const years = windows.map((window, i) => {
         const outside = this.panes.recall(`${bareKey}|${sky.key}|${i}|${window.place}`, () =>
           paneYear(window, sky.sky),

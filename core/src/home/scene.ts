@@ -1,9 +1,10 @@
 /** A home's facts put in order for computing light: what belongs to which room, worked out once for each question. */
-import { placedLamps, type PlacedLamp } from '../lamp';
+import { movedLamp, placedLamps, type PlacedLamp } from '../lamp';
 import { UNCURTAINED_YEAR, transmittanceYear, type CurtainSchedule, type TransmittanceYear } from '../light';
 import {
   crownsOf,
   enclosuresOf,
+  movedOccluder,
   neighboursOf,
   revealAround,
   solidsOf,
@@ -28,6 +29,8 @@ export interface RoomScene {
   readonly solids: readonly Solid[];
   readonly crowns: readonly Crown[];
   readonly lamps: readonly PlacedLamp[];
+  /** Lamps of the cabinets in it. */
+  readonly leaks: readonly LeakingLamp[];
   /** By window id; what stands open the whole year is left out. */
   readonly transmittances: ReadonlyMap<string, TransmittanceYear>;
   /** Texts that differ when what they stand for differs. */
@@ -35,6 +38,15 @@ export interface RoomScene {
   readonly solidsKey: string;
   readonly lampsKey: string;
   readonly curtainsKey: string;
+}
+
+/** A lamp in a cabinet, as it shines through the shell into the room around it. */
+export interface LeakingLamp {
+  readonly cabinetId: string;
+  /** In the room's frame, its light as the shell leaves it. */
+  readonly placed: PlacedLamp;
+  /** The boards and blocks of the cabinet. */
+  readonly solids: readonly Solid[];
 }
 
 export interface Scene {
@@ -83,11 +95,12 @@ function rememberedTransmittance(schedules: readonly CurtainSchedule[]): {
 export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
   const lamps = placedLamps(facts, sources.intensities.bind(sources));
   const rooms = new Map<string, RoomScene>();
-  for (const room of facts.rooms) {
+  for (const room of facts.rooms.map(asShellAllows)) {
     const windows = facts.windows.filter((window) => window.roomId === room.id);
     const obstructions = facts.obstructions.filter((obstruction) => obstruction.roomId === room.id);
     const solids = solidsOf(facts, room.id);
     const ownLamps = lamps.filter((lamp) => lamp.roomId === room.id);
+    const leaks = leaksInto(facts, room.id, lamps);
     const transmittances = new Map<string, TransmittanceYear>();
     const curtainKeys = windows.map((window) => {
       const { key, year } = rememberedTransmittance(curtainSchedulesOf(window, sources));
@@ -102,10 +115,11 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
       solids,
       crowns: crownsOf(facts, room.id),
       lamps: ownLamps,
+      leaks,
       transmittances,
       geometryKey: geometryKeyOf(room, windows, obstructions, facts.home.snowMonths),
       solidsKey: JSON.stringify(solids),
-      lampsKey: JSON.stringify(ownLamps.map(({ lamp, centre, photometry }) => [lamp, centre, photometry?.fileKey])),
+      lampsKey: JSON.stringify([ownLamps.map(lampKey), leaks.map(leakKey)]),
       curtainsKey: curtainKeys.join('|'),
     });
   }
@@ -117,6 +131,39 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
     else plantsAt.set(plant.spotId, [plant]);
   }
   return { facts, rooms, plantsAt };
+}
+
+/** What passes the walls and the top of a cabinet is not thrown back by them; its floor is solid. */
+function asShellAllows(room: Room): Room {
+  if (room.insideRoomId === null) return room;
+  const most = 1 - room.shellTransmittance;
+  return {
+    ...room,
+    wallReflectance: Math.min(room.wallReflectance, most),
+    ceilingReflectance: Math.min(room.ceilingReflectance, most),
+  };
+}
+
+/** A text that differs when a lamp, its place or its light does. */
+export const lampKey = ({ lamp, centre, ppf, photometry }: PlacedLamp): string =>
+  JSON.stringify([lamp, centre, ppf, photometry?.fileKey]);
+
+/** The same for one behind a shell, with what shades it there. */
+const leakKey = ({ placed, solids }: LeakingLamp): string => JSON.stringify([lampKey(placed), solids]);
+
+function leaksInto(facts: HomeFacts, roomId: string, lamps: readonly PlacedLamp[]): LeakingLamp[] {
+  return facts.rooms
+    .filter(({ insideRoomId, shellTransmittance }) => insideRoomId === roomId && shellTransmittance > 0)
+    .flatMap(({ id, insideXM: x, insideYM: y, insideZM: z, shellTransmittance }) => {
+      const inside = lamps.filter((lamp) => lamp.roomId === id);
+      if (inside.length === 0) return [];
+      const solids = solidsOf(facts, id).map((solid) => ({ ...solid, ...movedOccluder(solid, x, y, z) }));
+      return inside.map((lamp) => ({
+        cabinetId: id,
+        placed: movedLamp(lamp, vec(x, y, z), shellTransmittance),
+        solids,
+      }));
+    });
 }
 
 /** Curtains, names and air are left out: they act on the product, not on the geometry. */

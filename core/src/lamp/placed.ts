@@ -91,6 +91,12 @@ export function placedLamps(
   });
 }
 
+/** A lamp as the frame sees it whose origin lies at `by` before its own, with a share of its light. */
+export function movedLamp(placed: PlacedLamp, by: Vec, share: number): PlacedLamp {
+  const face = { ...placed.face, corner: plus(placed.face.corner, by) };
+  return { ...placed, centre: plus(placed.centre, by), face, span: spanOf(face), ppf: placed.ppf * share };
+}
+
 /** The lamp's own directions, turned from straight down toward a side of the room. */
 function turned({ tiltDeg, tiltToward }: Lamp): Pick<PlacedLamp, 'aim' | 'along' | 'across'> {
   if (tiltDeg === 0) return { aim: DOWN, along: vec(1, 0, 0), across: vec(0, 1, 0) };

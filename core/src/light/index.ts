@@ -2,6 +2,7 @@ export * from './coefficients';
 export * from './curtains';
 export * from './enclosure';
 export * from './glass';
+export * from './inner-sides';
 export * from './instant';
 export * from './lamp-light';
 export * from './pane';

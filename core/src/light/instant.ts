@@ -30,12 +30,24 @@ const part: LitPart = { u0: 0, u1: 0, v0: 0, v1: 0 };
  * @param toSun unit vector toward the sun in the room's frame
  */
 export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, occluders: readonly Occluder[]): number {
+  const way = openWay(pane, point, toSun, occluders);
+  return way === 0 ? 0 : way * beamThrough(pane, toSun);
+}
+
+/** As `sunTransmittance`, whatever stands outside: glass, frame and dirt, and what stands in the room. */
+export function beamOnOpening(pane: Pane, point: Vec, toSun: Vec, occluders: readonly Occluder[]): number {
+  const cosGlass = dot(toSun, pane.opening.normal);
+  return cosGlass > 0 ? openWay(pane, point, toSun, occluders) * pane.glass(cosGlass) * pane.clearShare : 0;
+}
+
+/** The share of a beam that what stands in the room leaves on its way from a window; 0 when it does not come through it. */
+function openWay(pane: Pane, point: Vec, toSun: Vec, occluders: readonly Occluder[]): number {
   const through = whereThrough(pane.opening, point, toSun);
   if (!through) return 0;
   litPart(part, pane, toSun.x, toSun.y, toSun.z);
   const { u, v, distance } = through;
   if (u < part.u0 || u > part.u1 || v < part.v0 || v > part.v1) return 0;
-  const way = clearWay(
+  return clearWay(
     occluders,
     point.x,
     point.y,
@@ -44,7 +56,6 @@ export function sunTransmittance(pane: Pane, point: Vec, toSun: Vec, occluders: 
     point.y + toSun.y * distance,
     point.z + toSun.z * distance,
   );
-  return way === 0 ? 0 : way * beamThrough(pane, toSun);
 }
 
 /**

@@ -188,7 +188,8 @@ function withoutStraight(
   return whole.map((value, piece) => (isApart(patches[piece]!.face) ? byBounces[piece]! : value));
 }
 
-function betweenNodes(sunFromNode: (node: number) => number, azimuthDeg: number, elevationDeg: number): number {
+/** Reads a function of the sun's direction between the nodes of the fine net. */
+export function betweenNodes(sunFromNode: (node: number) => number, azimuthDeg: number, elevationDeg: number): number {
   findAround(around, FINE_NET, azimuthDeg, elevationDeg);
   let sum = 0;
   for (let i = 0; i < 4; i++) sum += around.shares[i]! * sunFromNode(around.nodes[i]!);

@@ -60,13 +60,23 @@ describe('the light of a small home', () => {
     expect(spot('dim', shut).conditions[5]!.dli).toBeCloseTo(spot('dim').conditions[5]!.shares.lamps.l!, 9);
   });
 
-  it('gives a cabinet the room’s light less what its shell takes', () => {
-    const clear = {
-      ...smallHome,
-      rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance: 1 } : room)),
-    };
-    const behind = spot('boxed').conditions[5]!.dli;
-    expect(behind / spot('boxed', clear).conditions[5]!.dli).toBeCloseTo(0.8, 9);
+  it('gives a cabinet that is black inside the room’s light less what its shell takes', () => {
+    const boxed = (shellTransmittance: number, pale: number) =>
+      spot('boxed', {
+        ...smallHome,
+        lamps: [],
+        rooms: smallHome.rooms.map((room) =>
+          room.id === 'box'
+            ? { ...room, shellTransmittance, floorReflectance: pale, wallReflectance: pale, ceilingReflectance: pale }
+            : room,
+        ),
+      }).conditions[5]!.dli;
+    expect(boxed(0.6, 0) / boxed(1, 0)).toBeCloseTo(0.6, 9);
+    // What its sides throw back comes on top: no more than a closed box of that brightness would hold.
+    expect(boxed(0.6, 0.4)).toBeGreaterThan(boxed(0.6, 0) * 1.1);
+    expect(boxed(0.6, 0.4)).toBeLessThan(boxed(1, 0));
+    // And what passes them is not thrown back.
+    expect(boxed(1, 0.9)).toBeLessThan(boxed(1, 0) * 1.35);
   });
 
   it('makes the day longer while a lamp burns into the dark', () => {

@@ -115,7 +115,13 @@ describe('a reflecting cabinet', () => {
       ...smallHome,
       rooms: smallHome.rooms.map((room) =>
         room.id === 'box'
-          ? { ...room, wallReflectance, floorReflectance: wallReflectance, ceilingReflectance: wallReflectance }
+          ? {
+              ...room,
+              shellTransmittance: 0,
+              wallReflectance,
+              floorReflectance: wallReflectance,
+              ceilingReflectance: wallReflectance,
+            }
           : room,
       ),
       lamps: [{ ...smallHome.lamps[0]!, tierId: 'box-1', lengthM: 0.4, alongM: 0.3, acrossM: 0.2, aboveM: 0.5 }],
@@ -160,7 +166,24 @@ describe('a cabinet in the room', () => {
   });
 
   it('does not stand in its own light', () => {
-    expect(dli('boxed', 6, shell(0.8)) / dli('boxed', 6, shell(1))).toBeCloseTo(0.8, 6);
+    const black = { floorReflectance: 0, wallReflectance: 0, ceilingReflectance: 0 };
+    const unlit = (shellTransmittance: number) => ({ ...shell(shellTransmittance, black), lamps: [] });
+    expect(dli('boxed', 6, unlit(0.8)) / dli('boxed', 6, unlit(1))).toBeCloseTo(0.8, 6);
+  });
+
+  it('lets its lamp shine into the room through what is clear of its shell', () => {
+    const lit = (shellTransmittance: number): HomeFacts => ({
+      ...shell(shellTransmittance, { insideXM: 1.5, insideYM: 2.6, heightM: 1.6 }),
+      lamps: [{ ...smallHome.lamps[0]!, tierId: 'box-1', lengthM: 0.4, alongM: 0.3, acrossM: 0.2, aboveM: 1.4 }],
+    });
+    const fromLamp = (shellTransmittance: number) =>
+      at('dim', lit(shellTransmittance)).conditions[0]!.shares.lamps.l ?? 0;
+    expect(fromLamp(0)).toBe(0);
+    expect(fromLamp(0.4)).toBeGreaterThan(0.005);
+    expect(fromLamp(0.8) / fromLamp(0.4)).toBeCloseTo(2, 1);
+    // In the cabinet it is counted once.
+    const inside = (shellTransmittance: number) => at('boxed', lit(shellTransmittance)).conditions[0]!.shares.lamps.l!;
+    expect(inside(1)).toBeLessThan(inside(0.01));
   });
 });
 

@@ -85,6 +85,16 @@ export function neighboursOf(
   });
 }
 
+/** The shell of a cabinet, tent or dome. */
+export interface Shell extends Occluder {
+  /** Id of the room that it encloses. */
+  readonly shellOf: string;
+}
+
+/** Whether something is the shell of this enclosure. */
+export const isShellOf = (occluder: Occluder, roomId: string): boolean =>
+  'shellOf' in occluder && occluder.shellOf === roomId;
+
 /** A shell that lets less than this through is taken for solid. */
 const SOLID_SHELL = 0.02;
 
@@ -93,10 +103,11 @@ const SOLID_SHELL = 0.02;
  * twice.
  * @param exceptId an enclosure whose own light is asked for
  */
-export function enclosuresOf(rooms: HomeFacts['rooms'], roomId: string, exceptId: string | null): Occluder[] {
+export function enclosuresOf(rooms: HomeFacts['rooms'], roomId: string, exceptId: string | null): Shell[] {
   return rooms
     .filter((room) => room.insideRoomId === roomId && room.id !== exceptId && room.shellTransmittance < 1)
-    .map(({ insideXM, insideYM, insideZM, widthM, depthM, heightM, shellTransmittance }) => ({
+    .map(({ id, insideXM, insideYM, insideZM, widthM, depthM, heightM, shellTransmittance }) => ({
+      shellOf: id,
       ...solidBox(insideXM, insideYM, insideZM, widthM, depthM, heightM),
       extinction:
         shellTransmittance < SOLID_SHELL ? Infinity : (-2 * Math.log(shellTransmittance)) / ((widthM + depthM) / 2),
