@@ -81,7 +81,7 @@ function dlis(facts: HomeFacts, { resolution, stepMinutes }: Settings): Map<stri
     const panes = facts.windows
       .filter((window) => window.roomId === room.id)
       .map((window) => paneOf(room, window, knowledge.glazing(window.glazingId)!));
-    const lit = litRoom(room, panes, solidsOf(facts, room.id), resolution);
+    const lit = litRoom(room, panes, solidsOf(facts, room.id), [], resolution);
     let outside: ReturnType<typeof paneYear>[] | null = null;
     for (const { spot: at, leaf } of placedSpots(facts).filter((placed) => placed.room.id === room.id)) {
       const windows = spotWindows(lit, { point: leaf, normal: UP });

@@ -4,6 +4,7 @@ import {
   lampOnSurfaces,
   litRoom,
   litParts,
+  pastCrowns,
   paneYear,
   panesOf,
   reflectedLamp,
@@ -21,7 +22,7 @@ import {
 } from '../light';
 import { lampLightPast, lampPpfd, type PlacedLamp } from '../lamp';
 import { seasonalMonth } from '../taxon';
-import { UP, enclosuresOf, isShellOf, movedOccluder, plus, vec, type Occluder, type Solid } from '../room';
+import { UP, isShellOf, movedOccluder, plus, vec, type Occluder, type Solid } from '../room';
 import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
 import { dimmed, type LitLamp } from './conditions';
 import type { HomeFacts } from '../facts';
@@ -125,7 +126,7 @@ export class LitHome {
     this.spots.holdAtLeast(places);
     this.days.holdAtLeast(2 * places);
     this.lamps.holdAtLeast(places);
-    this.lampSurfaces.holdAtLeast(2 * lamps.length);
+    this.lampSurfaces.holdAtLeast(4 * lamps.length);
   }
 
   /** The outdoors: an imported year of weather where there is one, else the climate family's. */
@@ -164,7 +165,7 @@ export class LitHome {
   daylight(scene: Scene, place: LeafPlace, sky: HomeSky, sides = NO_SIDES): SpotDaylight {
     const outer = this.outside(scene, place);
     if (outer) {
-      const { key, year } = this.daylight(scene, outer, sky, this.innerSides(scene, place, outer));
+      const { key, year } = this.daylight(scene, outer, sky, this.innerSides(place, outer));
       const share = place.room.room.shellTransmittance;
       const dimmedKey = `${key}*${share}`;
       return this.days.recall(dimmedKey, () => ({ key: dimmedKey, year: dimmed(year, share) }));
@@ -188,7 +189,7 @@ export class LitHome {
   } {
     const outer = this.outside(scene, place);
     if (outer) {
-      const within = this.innerSides(scene, place, outer);
+      const within = this.innerSides(place, outer);
       return { ...this.windowsAt(scene, outer, within), share: place.room.room.shellTransmittance };
     }
     const { key, lit } = this.room(place.room);
@@ -208,7 +209,7 @@ export class LitHome {
     const own = this.lampsOfRoom(scene, place, topPlace, sky);
     const outer = this.outside(scene, place);
     if (!outer) return own;
-    const sides = this.innerSides(scene, place, outer);
+    const sides = this.innerSides(place, outer);
     const share = place.room.room.shellTransmittance;
     const outerTop = topPlace === place ? outer : this.outside(scene, topPlace)!;
     const through = this.lampsOfRoom(scene, outer, outerTop, sky, sides).map((lamp) => ({
@@ -225,17 +226,20 @@ export class LitHome {
     const { room } = place;
     if (room.lamps.length === 0 && room.leaks.length === 0) return [];
     const geometry = this.geometry(place, sky, sides);
-    const lit = this.lamps.recall(`${geometry.key}|${topPlace.leaf.z}|${this.names.of(room.lampsKey)}`, () => {
-      const lights = [
-        ...room.lamps.map((placed) => this.lampOn(placed, place, topPlace, [], null, geometry, sides)),
-        ...room.leaks
-          .filter(({ cabinetId }) => cabinetId !== sides.cabinetId)
-          .map(({ placed, cabinetId, solids }) =>
-            this.lampOn(placed, place, topPlace, solids, cabinetId, geometry, sides),
-          ),
-      ];
-      return lights.filter(({ ppfd, topPpfd }) => Math.max(ppfd, topPpfd) > FAINTEST_PPFD);
-    });
+    const lit = this.lamps.recall(
+      `${geometry.key}|${topPlace.leaf.z}|${this.names.of(room.lampsKey)}|${this.names.of(room.crownsKey)}`,
+      () => {
+        const lights = [
+          ...room.lamps.map((placed) => this.lampOn(placed, place, topPlace, [], null, geometry, sides)),
+          ...room.leaks
+            .filter(({ cabinetId }) => cabinetId !== sides.cabinetId)
+            .map(({ placed, cabinetId, solids }) =>
+              this.lampOn(placed, place, topPlace, solids, cabinetId, geometry, sides),
+            ),
+        ];
+        return lights.filter(({ ppfd, topPpfd }) => Math.max(ppfd, topPpfd) > FAINTEST_PPFD);
+      },
+    );
     return lit.flatMap(({ circuitId, ...lamp }) => {
       const circuit = scene.facts.circuits.find((candidate) => candidate.id === circuitId);
       return circuit ? [{ ...lamp, circuit }] : [];
@@ -258,9 +262,22 @@ export class LitHome {
   ): LampOnPlace {
     const { key, lit } = this.room(room);
     const inRoom = [...room.solids, ...solids];
-    const surfaceKey = `${key}|${lampKey(placed)}|${JSON.stringify(solids)}`;
-    const onSurfaces = this.lampSurfaces.recall(surfaceKey, () => lampOnSurfaces(placed, lit.enclosure, inRoom));
     const isOwnShell = (o: Occluder) => cabinetId !== null && isShellOf(o, cabinetId);
+    const surfaceKey = `${key}|${lampKey(placed)}|${JSON.stringify(solids)}`;
+    const unshaded = this.lampSurfaces.recall(surfaceKey, () =>
+      lampOnSurfaces(placed, lit.enclosure, [...inRoom, ...room.shells.filter((shell) => !isOwnShell(shell))]),
+    );
+    const onSurfaces =
+      room.crowns.length === 0
+        ? unshaded
+        : this.lampSurfaces.recall(`${surfaceKey}|${this.names.of(room.crownsKey)}`, () =>
+            pastCrowns(
+              unshaded,
+              lit.enclosure,
+              placed,
+              room.crowns.map(({ occluder }) => occluder),
+            ),
+          );
     const occluders = [...inRoom, ...neighbours.filter((o) => !isOwnShell(o))];
     const bySides = sides.weighed.reduce(
       (sum, { part, weight }) => sum + weight * lampOnPart(part, placed, solids, onSurfaces, isOwnShell),
@@ -282,7 +299,7 @@ export class LitHome {
       leaf: plus(leaf, vec(x, y, z)),
       neighbours: [
         ...[...room.solids, ...neighbours].map((occluder) => movedOccluder(occluder, x, y, z)),
-        ...enclosuresOf(scene.facts.rooms, outer.room.id, room.room.id),
+        ...outer.shells.filter((shell) => !isShellOf(shell, room.room.id)),
       ],
     };
   }
@@ -292,7 +309,7 @@ export class LitHome {
   }
 
   /** The inner sides of the cabinet a place is in, lit by the room around it, with what each counts for the place. */
-  private innerSides(scene: Scene, place: LeafPlace, outer: LeafPlace): InnerSides {
+  private innerSides(place: LeafPlace, outer: LeafPlace): InnerSides {
     // In a cabinet within a cabinet, the inner one alone is seen as it is.
     if (outer.room.room.insideRoomId !== null) return NO_SIDES;
     const { key: cabinetKey, lit: cabinet } = this.room(place.room);
@@ -300,7 +317,7 @@ export class LitHome {
     const { insideXM: x, insideYM: y, insideZM: z } = place.room.room;
     const around = [
       ...place.room.solids.map((solid) => movedOccluder(solid, x, y, z)),
-      ...enclosuresOf(scene.facts.rooms, outer.room.room.id, place.room.room.id),
+      ...outer.room.shells.filter((shell) => !isShellOf(shell, place.room.room.id)),
     ];
     const key = `|${cabinetKey}@${x},${y},${z}|${this.names.of(JSON.stringify(around))}`;
     const sides = this.sides.recall(`${roomKey}${key}`, () =>
@@ -342,7 +359,7 @@ export class LitHome {
   }
 
   private room(scene: RoomScene): RememberedRoom {
-    const { room, windows, obstructions, snowMonths, solids } = scene;
+    const { room, windows, obstructions, snowMonths, solids, shells } = scene;
     const bareKey = this.names.of(scene.geometryKey);
     const key = `${bareKey}.${this.names.of(scene.solidsKey)}`;
     return this.rooms.recall(key, () => {
@@ -355,7 +372,7 @@ export class LitHome {
           snowMonths,
         ),
       );
-      return { key, bareKey, lit: litRoom(room, panes, solids) };
+      return { key, bareKey, lit: litRoom(room, panes, solids, shells) };
     });
   }
 }

@@ -12,6 +12,7 @@ import {
   wallAround,
   type Crown,
   type Occluder,
+  type Shell,
   type PlacedSpot,
   type Solid,
   type Vec,
@@ -27,6 +28,8 @@ export interface RoomScene {
   readonly obstructions: readonly Obstruction[];
   readonly snowMonths: readonly number[];
   readonly solids: readonly Solid[];
+  /** Of the cabinets, tents and domes in it. */
+  readonly shells: readonly Shell[];
   readonly crowns: readonly Crown[];
   readonly lamps: readonly PlacedLamp[];
   /** Lamps of the cabinets in it. */
@@ -37,6 +40,7 @@ export interface RoomScene {
   readonly geometryKey: string;
   readonly solidsKey: string;
   readonly lampsKey: string;
+  readonly crownsKey: string;
   readonly curtainsKey: string;
 }
 
@@ -99,6 +103,8 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
     const windows = facts.windows.filter((window) => window.roomId === room.id);
     const obstructions = facts.obstructions.filter((obstruction) => obstruction.roomId === room.id);
     const solids = solidsOf(facts, room.id);
+    const shells = enclosuresOf(facts.rooms, room.id, null);
+    const crowns = crownsOf(facts, room.id);
     const ownLamps = lamps.filter((lamp) => lamp.roomId === room.id);
     const leaks = leaksInto(facts, room.id, lamps);
     const transmittances = new Map<string, TransmittanceYear>();
@@ -113,13 +119,15 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
       obstructions,
       snowMonths: facts.home.snowMonths,
       solids,
-      crowns: crownsOf(facts, room.id),
+      shells,
+      crowns,
       lamps: ownLamps,
       leaks,
       transmittances,
       geometryKey: geometryKeyOf(room, windows, obstructions, facts.home.snowMonths),
-      solidsKey: JSON.stringify(solids),
+      solidsKey: JSON.stringify([solids, shells]),
       lampsKey: JSON.stringify([ownLamps.map(lampKey), leaks.map(leakKey)]),
+      crownsKey: JSON.stringify(crowns.map(({ occluder }) => occluder)),
       curtainsKey: curtainKeys.join('|'),
     });
   }
@@ -232,7 +240,7 @@ export function leafPlaceOf(scene: Scene, { spot, room, leaf, tierHeightM }: Pla
   const crowns = neighboursOf(roomScene.crowns, spot.id, leaf, tierHeightM, scene.plantsAt.get(spot.id) ?? []);
   const reveal = revealAround(room, roomScene.windows, leaf);
   const wall = reveal ? wallAround(room, reveal) : [];
-  return { room: roomScene, leaf, neighbours: [...crowns, ...wall, ...enclosuresOf(scene.facts.rooms, room.id, null)] };
+  return { room: roomScene, leaf, neighbours: [...crowns, ...wall, ...roomScene.shells] };
 }
 
 type Sizes = Pick<Room, 'widthM' | 'depthM' | 'heightM'>;

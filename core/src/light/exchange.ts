@@ -36,8 +36,7 @@ function exchange(p: Patch, q: Patch): number {
   const dy = p.centre.y - q.centre.y;
   const dz = p.centre.z - q.centre.z;
   const { normal } = p.rectangle;
-  if (dx * dx + dy * dy + dz * dz > NEAR * NEAR * Math.max(p.area, q.area))
-    return p.area * viewOf(q, p.centre, normal);
+  if (dx * dx + dy * dy + dz * dz > NEAR * NEAR * Math.max(p.area, q.area)) return p.area * viewOf(q, p.centre, normal);
   let sum = 0;
   for (const u of TWO_PLACES) {
     for (const v of TWO_PLACES) sum += viewOf(q, pointOn(p.rectangle, u, v), normal);

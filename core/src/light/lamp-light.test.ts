@@ -4,7 +4,7 @@ import { smallHome } from '../home/small-home.fixture';
 import { placedLamps, type MeasuredSpread } from '../lamp';
 import { solidBox } from '../room';
 import { enclosureOf } from './enclosure';
-import { lampOnSurfaces } from './lamp-light';
+import { lampOnSurfaces, pastCrowns } from './lamp-light';
 
 const ROOM = { floorReflectance: 0.3, wallReflectance: 0.6, ceilingReflectance: 0.8 };
 const tent = { ...ROOM, widthM: 1.2, depthM: 1.2, heightM: 2 };
@@ -75,5 +75,24 @@ describe('photons of a lamp', () => {
     const top = enclosure.surfaces.findIndex(({ of, rectangle }) => of === board && rectangle.normal.z > 0);
     expect(on((face) => face === top)).toBeGreaterThan(60);
     expect(Math.abs(on(() => true) / 100 - 1)).toBeLessThan(0.03);
+  });
+});
+
+describe('crowns under a lamp', () => {
+  const enclosure = enclosureOf(narrow, [], 6);
+  const lamp = lampAt({ form: 'point' }, 2, 1.5, 2);
+  const bare = lampOnSurfaces(lamp, enclosure, []);
+  const crown = { ...solidBox(1.5, 1, 1, 1, 1, 0.5), extinction: 3 };
+
+  it('dim what lies behind them as they let light through, and nothing else', () => {
+    const dimmed = pastCrowns(bare, enclosure, lamp, [crown]);
+    const floor = enclosure.patchAt(0, { x: 2, y: 1.5, z: 0 });
+    // Straight down through half a metre of leaves.
+    expect(dimmed[floor]! / bare[floor]!).toBeGreaterThan(Math.exp(-1.5) - 0.02);
+    expect(dimmed[floor]! / bare[floor]!).toBeLessThan(Math.exp(-1.5) + 0.02);
+    const wall = enclosure.patchAt(5, { x: 0, y: 1.5, z: 1.8 });
+    expect(bare[wall]).toBeGreaterThan(0);
+    expect(dimmed[wall]).toBe(bare[wall]);
+    dimmed.forEach((light, piece) => expect(light).toBeLessThanOrEqual(bare[piece]!));
   });
 });

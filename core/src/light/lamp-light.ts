@@ -1,6 +1,6 @@
 /** Light of lamps that walls, ceiling, floor and whatever stands in a room or a cabinet throw back. */
 import { lampLightPast, type PlacedLamp } from '../lamp';
-import type { Occluder } from '../room/occluder';
+import { clearWay, type Occluder } from '../room/occluder';
 import { distanceToRectangle, pointOn } from '../room/rectangle';
 import { mayStandBetween, spanOf } from '../room/span';
 import type { Enclosure } from './enclosure';
@@ -22,6 +22,23 @@ export function lampOnSurfaces(
   return Float64Array.from(patches, (piece, index) => {
     if (piece.reflectance === 0 || piece.openArea === 0) return 0;
     return onPatch[patchOf[index]!] ?? meanOn(piece, lamp, solids);
+  });
+}
+
+/**
+ * The same past the crowns of plants: each piece gets what the way to its middle from the lamp's leaves.
+ * @returns a new list
+ */
+export function pastCrowns(
+  onSurfaces: Float64Array,
+  { patches }: Pick<Enclosure, 'patches'>,
+  { centre: { x, y, z } }: PlacedLamp,
+  crowns: readonly Occluder[],
+): Float64Array {
+  return onSurfaces.map((light, piece) => {
+    if (light === 0) return 0;
+    const { centre } = patches[piece]!;
+    return light * clearWay(crowns, x, y, z, centre.x, centre.y, centre.z);
   });
 }
 

@@ -32,15 +32,21 @@ export interface LitRoom {
   readonly room: Room;
   /** Boards and blocks. */
   readonly solids: readonly Solid[];
+  /** Of cabinets in it. */
+  readonly shells: readonly Occluder[];
   readonly enclosure: Enclosure;
   readonly panes: readonly PaneInRoom[];
 }
 
-/** Traces a room's windows onto its surfaces, past what stands in it. */
+/**
+ * Traces a room's windows onto its surfaces, past what stands in it.
+ * @param shells cabinets in the room: they dim what falls on the surfaces behind them
+ */
 export function litRoom(
   room: Room,
   panes: readonly Pane[],
   solids: readonly Solid[],
+  shells: readonly Occluder[] = [],
   resolution = DEFAULT_RESOLUTION,
 ): LitRoom {
   const enclosure = enclosureOf(
@@ -53,12 +59,13 @@ export function litRoom(
     resolution,
     room,
     solids,
+    shells,
     enclosure,
     panes: panes.map((pane) => ({
       pane,
       ...paneFlux(pane),
-      onSurfaces: surfaceLight(pane, enclosure, resolution),
-      sunFrom: sunTracer(room, pane, enclosure, resolution.sunCells),
+      onSurfaces: surfaceLight(pane, enclosure, resolution, shells),
+      sunFrom: sunTracer(room, pane, enclosure, resolution.sunCells, shells),
       patchesFrom: patchTracer(room, pane, enclosure),
     })),
   };
@@ -231,7 +238,7 @@ function exactSun(
   { byBounces }: Importance,
   toSun: Vec,
 ): number {
-  const bounced = weighed(sunOnSurfaces(lit.room, pane, lit.enclosure, EXACT_CELLS, toSun), byBounces);
+  const bounced = weighed(sunOnSurfaces(lit.room, pane, lit.enclosure, EXACT_CELLS, toSun, lit.shells), byBounces);
   const patches = sunPatches(lit.enclosure, pane, toSun);
   return straightFromPatches(lit.enclosure, pane, patches, receiver, occluders, toSun) + bounced;
 }

@@ -1,7 +1,7 @@
 /** Where the sun's beam through a window falls on a room's pieces, by cells of the window. */
 import { nodeDirection } from '../sky/nodes';
 import { directionInRoom } from '../room/geometry';
-import { firstBetween } from '../room/occluder';
+import { clearWay, firstBetween, type Occluder } from '../room/occluder';
 import { pointOn } from '../room/rectangle';
 import type { Vec } from '../room/vector';
 import type { Room } from '../facts';
@@ -25,13 +25,14 @@ export function sunTracer(
   pane: Pane,
   enclosure: Enclosure,
   sunCells: number,
+  shells: readonly Occluder[] = [],
 ): (node: number) => SunOnSurfaces {
   const known = new Map<number, SunOnSurfaces>();
   return (node) => {
     let beam = known.get(node);
     if (!beam) {
       const { azimuthDeg, elevationDeg } = nodeDirection(node);
-      beam = sunOnSurfaces(room, pane, enclosure, sunCells, directionInRoom(room, azimuthDeg, elevationDeg));
+      beam = sunOnSurfaces(room, pane, enclosure, sunCells, directionInRoom(room, azimuthDeg, elevationDeg), shells);
       known.set(node, beam);
     }
     return beam;
@@ -47,6 +48,7 @@ export function sunOnSurfaces(
   enclosure: Enclosure,
   sunCells: number,
   toSun: Vec,
+  shells: readonly Occluder[] = [],
 ): SunOnSurfaces {
   const { corner, edgeU, edgeV, normal } = pane.opening;
   const cosGlass = toSun.x * normal.x + toSun.y * normal.y + toSun.z * normal.z;
@@ -69,9 +71,11 @@ export function sunOnSurfaces(
         y: corner.y + edgeU.y * u + edgeV.y * v,
         z: corner.z + edgeU.z * u + edgeV.z * v,
       };
-      const piece = pieceHit(room, enclosure, cell, inward);
+      const { face, point } = placeHit(room, enclosure, cell, inward);
+      const piece = enclosure.patchAt(face, point);
       if (sums[piece] === 0) pieces.push(piece);
-      sums[piece]! += power;
+      sums[piece]! +=
+        shells.length > 0 ? power * clearWay(shells, cell.x, cell.y, cell.z, point.x, point.y, point.z) : power;
     }
   }
   addReveal(sums, pieces, pane, enclosure, toSun);
@@ -90,8 +94,8 @@ export function sunOnSurfaces(
 /** Power by piece while a beam is carried; nothing but zeros in between. */
 let scratch = new Float64Array(0);
 
-/** The piece that a beam from a window's cell falls on: of the nearest thing in its way, or of the room itself. */
-function pieceHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): number {
+/** Where a beam from a window's cell falls: on the nearest thing in its way, or on the room itself. */
+function placeHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): { face: number; point: Vec } {
   let { face, point } = hitFace(room, from, way);
   if (enclosure.solids.length > 0) {
     const { x, y, z } = point;
@@ -107,7 +111,7 @@ function pieceHit(room: Room, enclosure: Enclosure, from: Vec, way: Vec): number
         point = { x: from.x + way.x * nearest, y: from.y + way.y * nearest, z: from.z + way.z * nearest };
     }
   }
-  return enclosure.patchAt(face, point);
+  return { face, point };
 }
 
 /** Looks along each edge of a piece of reveal for the sun. */

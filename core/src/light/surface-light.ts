@@ -26,7 +26,12 @@ export interface SurfaceLight {
 }
 
 /** Looks at a window from every piece that reflects, past whatever stands in the room. */
-export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resolution): SurfaceLight {
+export function surfaceLight(
+  pane: Pane,
+  enclosure: Enclosure,
+  resolution: Resolution,
+  shells: readonly Occluder[] = [],
+): SurfaceLight {
   const { patches: pieces } = enclosure;
   const count = pieces.length;
   const all = new Float64Array(count * COARSE_NET.count);
@@ -44,7 +49,7 @@ export function surfaceLight(pane: Pane, enclosure: Enclosure, resolution: Resol
     light.optics[piece] = pieces[piece]!.behind ? 0 : optics;
     light.veil[piece] = veil;
   };
-  const look = lookerAt(pane, enclosure, resolution);
+  const look = lookerAt(pane, [...enclosure.solids, ...shells], resolution);
   pieces.forEach((piece, index) => {
     if (mayBeLit(piece, pane)) put(index, look(piece));
   });
@@ -62,11 +67,11 @@ const mayBeLit = ({ reflectance, openArea, rectangle, behind }: Patch, pane: Pan
   reflectance > 0 && openArea > 0 && !liesOn(pane.opening, rectangle) && (!behind || behind === pane.opening);
 
 /** Tells what a piece gets straight from a window: from the glass where it lies in its reveal. */
-function lookerAt(pane: Pane, { solids }: Enclosure, resolution: Resolution): (patch: Patch) => DirectLight {
+function lookerAt(pane: Pane, occluders: readonly Occluder[], resolution: Resolution): (patch: Patch) => DirectLight {
   const glass = glassOf(pane);
   return ({ rectangle, behind }) => {
     const light: DirectLight = { ...emptyCoefficients(COARSE_NET), optics: 0, veil: 0 };
-    addMeanLight(light, behind ? glass : pane, rectangle, behind ? [] : solids, resolution);
+    addMeanLight(light, behind ? glass : pane, rectangle, behind ? [] : occluders, resolution);
     return light;
   };
 }

@@ -85,11 +85,19 @@ describe('a month at a spot', () => {
       conditions.forEach((condition, i) => expect(after.get(spotId)!.conditions[i]!.dli).toBeCloseTo(condition.dli, 9));
   });
 
-  it('behind a shell has that share of the light of the room it stands in', () => {
-    const clearer = answer({
-      ...smallHome,
-      rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, shellTransmittance: 0.4 } : room)),
-    });
-    for (let i = 0; i < 12; i++) expect(months('boxed', clearer)[i]!.dli).toBeCloseTo(months('boxed')[i]!.dli / 2, 6);
+  it('behind a shell, black inside, has that share of the light of the room it stands in', () => {
+    const black = { floorReflectance: 0, wallReflectance: 0, ceilingReflectance: 0 };
+    const behind = (shellTransmittance: number) =>
+      answer({
+        ...smallHome,
+        rooms: smallHome.rooms.map((room) => (room.id === 'box' ? { ...room, ...black, shellTransmittance } : room)),
+      });
+    const [dim, clear] = [behind(0.4), behind(0.8)];
+    for (let i = 0; i < 12; i++) {
+      const share = months('boxed', dim)[i]!.dli / months('boxed', clear)[i]!.dli;
+      // A darker shell also shades the room's walls a little.
+      expect(share).toBeLessThanOrEqual(0.5);
+      expect(share).toBeGreaterThan(0.48);
+    }
   });
 });

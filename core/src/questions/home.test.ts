@@ -71,7 +71,9 @@ describe('the light of a small home', () => {
             : room,
         ),
       }).conditions[5]!.dli;
-    expect(boxed(0.6, 0) / boxed(1, 0)).toBeCloseTo(0.6, 9);
+    // The shell shades the room's walls a little, too.
+    expect(boxed(0.6, 0) / boxed(1, 0)).toBeLessThanOrEqual(0.6);
+    expect(boxed(0.6, 0) / boxed(1, 0)).toBeGreaterThan(0.59);
     // What its sides throw back comes on top: no more than a closed box of that brightness would hold.
     expect(boxed(0.6, 0.4)).toBeGreaterThan(boxed(0.6, 0) * 1.1);
     expect(boxed(0.6, 0.4)).toBeLessThan(boxed(1, 0));

