@@ -174,8 +174,8 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
     assumptions: [
       heightWords(facts, spotId, units),
       'Neighbours shade it by the part of their crowns above its own top, as leaves turned every way would; one whose height is not stated shades nothing.',
-      'Plants throw no light back, and do not dim the walls behind them.',
-      'An enclosure’s shell takes the same share of light from every side.',
+      'Plants throw no light back, and dim the walls behind them for lamps alone.',
+      'A cabinet’s shell takes the same share of light from every side; its walls and top throw back no more than does not pass them.',
     ],
     doubt: `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)}; the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight years of ten, ${mol(condition.dliTypicalYear)} in a typical one (from 120 drawn years of days). ${doubtWords(facts, spotId, condition)}`,
   };

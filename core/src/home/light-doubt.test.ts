@@ -14,6 +14,11 @@ describe('the doubt of a spot’s daylight', () => {
     expect(doubt(alone, 0.8).share).toBeCloseTo(Math.hypot(0.045, 0.2), 9);
   });
 
+  it('is large behind a cabinet’s shell', () => {
+    const boxed = placedSpots(smallHome).find(({ spot }) => spot.id === 'boxed')!;
+    expect(lightDoubt(alone, boxed, 0)).toMatchObject({ method: 0.23, because: ['a cabinet’s shell'] });
+  });
+
   it('grows under a balcony and beside plants, and says so', () => {
     const balcony = { ...alone, windows: [{ ...smallHome.windows[0]!, overhangM: 1 }] };
     expect(doubt(balcony)).toMatchObject({ method: 0.06, because: ['a balcony over a window'] });

@@ -4,8 +4,7 @@ import type { PlacedSpot } from '../room';
 
 /** A kind of place in which the engine strays farther, and how far 95 of 100 spots did at most, as a share. */
 interface KindOfPlace {
-  readonly kind:
-    'plants beside it' | 'a pane or film that scatters' | 'a balcony over a window' | 'a cupboard in the room';
+  readonly kind: 'a cabinet’s shell' | 'plants beside it' | 'a balcony over a window';
   readonly within: number;
 }
 
@@ -38,6 +37,7 @@ export function lightDoubt(
   const windows = facts.windows.filter((window) => window.roomId === roomId);
   const kinds: readonly (KindOfPlace | false)[] = [
     hasNeighbours(facts, spot.tierId, spot.id) && { kind: 'plants beside it', within: 0.065 },
+    room.insideRoomId !== null && { kind: 'a cabinet’s shell', within: 0.23 },
     windows.some(({ overhangM }) => overhangM > 0) && { kind: 'a balcony over a window', within: 0.06 },
   ];
   const present = kinds.filter((kind) => kind !== false);
