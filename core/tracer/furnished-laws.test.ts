@@ -40,7 +40,13 @@ function mirrored(drawn: Drawn): Drawn {
     side: MIRROR_SIDE[window.side],
     offsetM: window.side === 'a' || window.side === 'c' ? widthM - window.offsetM - window.widthM : window.offsetM,
   });
-  const standIn = (stand: Stand): Stand => ({ ...stand, xM: widthM - stand.xM - stand.widthM });
+  const cabinetIn = (cabinet: Room): Room =>
+    cabinet.insideRoomId === null ? cabinet : { ...cabinet, insideXM: widthM - cabinet.insideXM - cabinet.widthM };
+  const holderWidth = (roomId: string) => facts.rooms.find(({ id }) => id === roomId)!.widthM;
+  const standIn = (stand: Stand): Stand => ({
+    ...stand,
+    xM: holderWidth(stand.roomId) - stand.xM - stand.widthM,
+  });
   const widthOf = (tierId: string) =>
     facts.stands.find(({ id }) => id === facts.tiers.find((tier) => tier.id === tierId)!.standId)!.widthM;
   const thingIn = (thing: Obstruction): Obstruction => ({
@@ -50,6 +56,7 @@ function mirrored(drawn: Drawn): Drawn {
   });
   const mirror: HomeFacts = {
     ...facts,
+    rooms: facts.rooms.map(cabinetIn),
     windows: facts.windows.map(windowIn),
     stands: facts.stands.map(standIn),
     blocks: facts.blocks.map((block) => ({ ...block, xM: widthM - block.xM - block.widthM })),
