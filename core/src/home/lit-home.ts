@@ -17,18 +17,28 @@ import {
   type InnerPart,
   type PaneYear,
   type SpotWindow,
-  type WeighedPart,
   type WindowYear,
 } from '../light';
-import { lampLightPast, lampPpfd, type PlacedLamp } from '../lamp';
+import { lampPpfd } from '../lamp';
 import { seasonalMonth } from '../taxon';
-import { UP, isShellOf, movedOccluder, plus, vec, type Occluder, type Solid } from '../room';
+import { UP, movedOccluder, plus, vec, type Occluder, type Vec } from '../room';
 import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
+import {
+  NO_SIDES,
+  aroundSides,
+  inLightOf,
+  inTheOpen,
+  lampBySides,
+  lampKey,
+  shellsBut,
+  type InnerSides,
+  type SeenLamp,
+} from './cabinet';
 import { dimmed, type LitLamp } from './conditions';
 import type { HomeFacts } from '../facts';
 import type { Sources } from './knowledge';
 import { Memory, Names } from './memory';
-import { lampKey, type LeafPlace, type RoomScene, type Scene } from './scene';
+import type { LeafPlace, RoomScene, Scene } from './scene';
 
 /** The outdoors of a home in a year. */
 export interface HomeSky {
@@ -81,27 +91,6 @@ const DEFAULT_CLEARNESS = 0.45;
 interface LampOnPlace extends Omit<LitLamp, 'circuit'> {
   readonly circuitId: string;
 }
-
-/** What a lamp of the room gives to a part of a cabinet's inner side, its shell left out; straight and thrown back by the room. */
-function lampOnPart(
-  { receiver, occluders, importance }: InnerPart,
-  placed: PlacedLamp,
-  solids: readonly Solid[],
-  onSurfaces: Float64Array,
-  isOwnShell: (occluder: Occluder) => boolean,
-): number {
-  const between = [...occluders.filter((o) => !isOwnShell(o)), ...solids];
-  return lampLightPast(placed, receiver, between, 'coarse') + reflectedLamp(onSurfaces, importance);
-}
-
-/** The inner sides of a cabinet that throw light back on a place in it, and a name for how they do. */
-interface InnerSides {
-  readonly key: string;
-  readonly cabinetId: string | null;
-  readonly weighed: readonly WeighedPart[];
-}
-
-const NO_SIDES: InnerSides = { key: '', cabinetId: null, weighed: [] };
 
 export class LitHome {
   private readonly skies = new Memory<HomeSky>(4);
@@ -229,14 +218,10 @@ export class LitHome {
     const lit = this.lamps.recall(
       `${geometry.key}|${topPlace.leaf.z}|${this.names.of(room.lampsKey)}|${this.names.of(room.crownsKey)}`,
       () => {
-        const lights = [
-          ...room.lamps.map((placed) => this.lampOn(placed, place, topPlace, [], null, geometry, sides)),
-          ...room.leaks
-            .filter(({ cabinetId }) => cabinetId !== sides.cabinetId)
-            .map(({ placed, cabinetId, solids }) =>
-              this.lampOn(placed, place, topPlace, solids, cabinetId, geometry, sides),
-            ),
-        ];
+        const leaks = room.leaks.filter(({ cabinetId }) => cabinetId !== sides.cabinetId);
+        const lights = [...room.lamps.map(inTheOpen), ...leaks].map((light) =>
+          this.lampOn(light, place, topPlace.leaf, geometry, sides),
+        );
         return lights.filter(({ ppfd, topPpfd }) => Math.max(ppfd, topPpfd) > FAINTEST_PPFD);
       },
     );
@@ -246,48 +231,35 @@ export class LitHome {
     });
   }
 
-  /**
-   * What one lamp gives a place.
-   * @param solids what stands beside it in its own cabinet
-   * @param cabinetId the cabinet whose shell it shines through: counted already
-   */
+  /** What one lamp gives a place, at the middle of its leaves and at their top. */
   private lampOn(
-    placed: PlacedLamp,
+    light: SeenLamp,
     { room, leaf, neighbours }: LeafPlace,
-    topPlace: LeafPlace,
-    solids: readonly Solid[],
-    cabinetId: string | null,
-    geometry: SpotGeometry,
+    top: Vec,
+    { importance }: SpotGeometry,
     sides: InnerSides,
   ): LampOnPlace {
-    const { key, lit } = this.room(room);
-    const inRoom = [...room.solids, ...solids];
-    const isOwnShell = (o: Occluder) => cabinetId !== null && isShellOf(o, cabinetId);
-    const surfaceKey = `${key}|${lampKey(placed)}|${JSON.stringify(solids)}`;
-    const unshaded = this.lampSurfaces.recall(surfaceKey, () =>
-      lampOnSurfaces(placed, lit.enclosure, [...inRoom, ...room.shells.filter((shell) => !isOwnShell(shell))]),
-    );
-    const onSurfaces =
-      room.crowns.length === 0
-        ? unshaded
-        : this.lampSurfaces.recall(`${surfaceKey}|${this.names.of(room.crownsKey)}`, () =>
-            pastCrowns(
-              unshaded,
-              lit.enclosure,
-              placed,
-              room.crowns.map(({ occluder }) => occluder),
-            ),
-          );
-    const occluders = [...inRoom, ...neighbours.filter((o) => !isOwnShell(o))];
-    const bySides = sides.weighed.reduce(
-      (sum, { part, weight }) => sum + weight * lampOnPart(part, placed, solids, onSurfaces, isOwnShell),
-      0,
-    );
-    const reflectedPpfd = reflectedLamp(onSurfaces, geometry.importance) + bySides;
+    const { placed } = light;
+    const onSurfaces = this.lampOnRoom(light, room);
+    const occluders = inLightOf(light, [...room.solids, ...neighbours]);
+    const reflectedPpfd = reflectedLamp(onSurfaces, importance) + lampBySides(sides, light, onSurfaces);
     const ppfd = lampPpfd(placed, leaf, occluders) + reflectedPpfd;
-    const { id, circuitId } = placed.lamp;
-    const topPpfd = topPlace.leaf === leaf ? ppfd : lampPpfd(placed, topPlace.leaf, occluders) + reflectedPpfd;
-    return { id, circuitId, ppfd, topPpfd, reflectedPpfd };
+    const topPpfd = top === leaf ? ppfd : lampPpfd(placed, top, occluders) + reflectedPpfd;
+    return { id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, topPpfd, reflectedPpfd };
+  }
+
+  /** What a lamp gives to the surfaces of a room, past all that stands in it; crowns come last, since they move most. */
+  private lampOnRoom(light: SeenLamp, room: RoomScene): Float64Array {
+    const { key, lit } = this.room(room);
+    const lightKey = `${key}|${lampKey(light)}`;
+    const unshaded = this.lampSurfaces.recall(lightKey, () =>
+      lampOnSurfaces(light.placed, lit.enclosure, inLightOf(light, [...room.solids, ...room.shells])),
+    );
+    if (room.crowns.length === 0) return unshaded;
+    const crowns = room.crowns.map(({ occluder }) => occluder);
+    return this.lampSurfaces.recall(`${lightKey}|${this.names.of(room.crownsKey)}`, () =>
+      pastCrowns(unshaded, lit.enclosure, light.placed, crowns),
+    );
   }
 
   private outside(scene: Scene, { room, leaf, neighbours }: LeafPlace): LeafPlace | null {
@@ -299,13 +271,14 @@ export class LitHome {
       leaf: plus(leaf, vec(x, y, z)),
       neighbours: [
         ...[...room.solids, ...neighbours].map((occluder) => movedOccluder(occluder, x, y, z)),
-        ...outer.shells.filter((shell) => !isShellOf(shell, room.room.id)),
+        ...shellsBut(outer.shells, room.room.id),
       ],
     };
   }
 
   private placeKey({ leaf, neighbours }: LeafPlace): string {
-    return `${leaf.x},${leaf.y},${leaf.z}${neighbours.length > 0 ? `|${this.names.of(JSON.stringify(neighbours))}` : ''}`;
+    const at = `${leaf.x},${leaf.y},${leaf.z}`;
+    return neighbours.length > 0 ? `${at}|${this.names.of(JSON.stringify(neighbours))}` : at;
   }
 
   /** The inner sides of the cabinet a place is in, lit by the room around it, with what each counts for the place. */
@@ -315,10 +288,7 @@ export class LitHome {
     const { key: cabinetKey, lit: cabinet } = this.room(place.room);
     const { key: roomKey, lit } = this.room(outer.room);
     const { insideXM: x, insideYM: y, insideZM: z } = place.room.room;
-    const around = [
-      ...place.room.solids.map((solid) => movedOccluder(solid, x, y, z)),
-      ...outer.room.shells.filter((shell) => !isShellOf(shell, place.room.room.id)),
-    ];
+    const around = aroundSides(place.room.room, place.room.solids, outer.room.shells);
     const key = `|${cabinetKey}@${x},${y},${z}|${this.names.of(JSON.stringify(around))}`;
     const sides = this.sides.recall(`${roomKey}${key}`, () =>
       cabinet.enclosure.surfaces.flatMap(({ rectangle }) =>

@@ -1,12 +1,11 @@
 /** A home's facts put in order for computing light: what belongs to which room, worked out once for each question. */
-import { movedLamp, placedLamps, type PlacedLamp } from '../lamp';
+import { placedLamps, type PlacedLamp } from '../lamp';
 import { UNCURTAINED_YEAR, transmittanceYear, type CurtainSchedule, type TransmittanceYear } from '../light';
 import {
   crownsOf,
-  enclosuresOf,
-  movedOccluder,
   neighboursOf,
   revealAround,
+  shellsOf,
   solidsOf,
   vec,
   wallAround,
@@ -19,6 +18,7 @@ import {
 } from '../room';
 import { ALL_MONTHS } from '../units';
 import type { HomeFacts, Obstruction, Plant, Room, Window } from '../facts';
+import { asShellAllows, inTheOpen, lampKey, leaksInto, type SeenLamp } from './cabinet';
 import type { Knowledge, Sources } from './knowledge';
 
 /** One room with all that bears on its light. */
@@ -33,7 +33,7 @@ export interface RoomScene {
   readonly crowns: readonly Crown[];
   readonly lamps: readonly PlacedLamp[];
   /** Lamps of the cabinets in it. */
-  readonly leaks: readonly LeakingLamp[];
+  readonly leaks: readonly SeenLamp[];
   /** By window id; what stands open the whole year is left out. */
   readonly transmittances: ReadonlyMap<string, TransmittanceYear>;
   /** Texts that differ when what they stand for differs. */
@@ -42,15 +42,6 @@ export interface RoomScene {
   readonly lampsKey: string;
   readonly crownsKey: string;
   readonly curtainsKey: string;
-}
-
-/** A lamp in a cabinet, as it shines through the shell into the room around it. */
-export interface LeakingLamp {
-  readonly cabinetId: string;
-  /** In the room's frame, its light as the shell leaves it. */
-  readonly placed: PlacedLamp;
-  /** The boards and blocks of the cabinet. */
-  readonly solids: readonly Solid[];
 }
 
 export interface Scene {
@@ -103,7 +94,7 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
     const windows = facts.windows.filter((window) => window.roomId === room.id);
     const obstructions = facts.obstructions.filter((obstruction) => obstruction.roomId === room.id);
     const solids = solidsOf(facts, room.id);
-    const shells = enclosuresOf(facts.rooms, room.id, null);
+    const shells = shellsOf(facts.rooms, room.id);
     const crowns = crownsOf(facts, room.id);
     const ownLamps = lamps.filter((lamp) => lamp.roomId === room.id);
     const leaks = leaksInto(facts, room.id, lamps);
@@ -126,7 +117,7 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
       transmittances,
       geometryKey: geometryKeyOf(room, windows, obstructions, facts.home.snowMonths),
       solidsKey: JSON.stringify([solids, shells]),
-      lampsKey: JSON.stringify([ownLamps.map(lampKey), leaks.map(leakKey)]),
+      lampsKey: JSON.stringify([...ownLamps.map(inTheOpen), ...leaks].map(lampKey)),
       crownsKey: JSON.stringify(crowns.map(({ occluder }) => occluder)),
       curtainsKey: curtainKeys.join('|'),
     });
@@ -139,39 +130,6 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
     else plantsAt.set(plant.spotId, [plant]);
   }
   return { facts, rooms, plantsAt };
-}
-
-/** What passes the walls and the top of a cabinet is not thrown back by them; its floor is solid. */
-function asShellAllows(room: Room): Room {
-  if (room.insideRoomId === null) return room;
-  const most = 1 - room.shellTransmittance;
-  return {
-    ...room,
-    wallReflectance: Math.min(room.wallReflectance, most),
-    ceilingReflectance: Math.min(room.ceilingReflectance, most),
-  };
-}
-
-/** A text that differs when a lamp, its place or its light does. */
-export const lampKey = ({ lamp, centre, ppf, photometry }: PlacedLamp): string =>
-  JSON.stringify([lamp, centre, ppf, photometry?.fileKey]);
-
-/** The same for one behind a shell, with what shades it there. */
-const leakKey = ({ placed, solids }: LeakingLamp): string => JSON.stringify([lampKey(placed), solids]);
-
-function leaksInto(facts: HomeFacts, roomId: string, lamps: readonly PlacedLamp[]): LeakingLamp[] {
-  return facts.rooms
-    .filter(({ insideRoomId, shellTransmittance }) => insideRoomId === roomId && shellTransmittance > 0)
-    .flatMap(({ id, insideXM: x, insideYM: y, insideZM: z, shellTransmittance }) => {
-      const inside = lamps.filter((lamp) => lamp.roomId === id);
-      if (inside.length === 0) return [];
-      const solids = solidsOf(facts, id).map((solid) => ({ ...solid, ...movedOccluder(solid, x, y, z) }));
-      return inside.map((lamp) => ({
-        cabinetId: id,
-        placed: movedLamp(lamp, vec(x, y, z), shellTransmittance),
-        solids,
-      }));
-    });
 }
 
 /** Curtains, names and air are left out: they act on the product, not on the geometry. */

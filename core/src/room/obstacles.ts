@@ -91,21 +91,16 @@ export interface Shell extends Occluder {
   readonly shellOf: string;
 }
 
-/** Whether something is the shell of this enclosure. */
-export const isShellOf = (occluder: Occluder, roomId: string): boolean =>
-  'shellOf' in occluder && occluder.shellOf === roomId;
-
 /** A shell that lets less than this through is taken for solid. */
 const SOLID_SHELL = 0.02;
 
 /**
  * Cabinets, tents and domes that stand in a room, as they dim what is behind them: a way straight through passes the shell
  * twice.
- * @param exceptId an enclosure whose own light is asked for
  */
-export function enclosuresOf(rooms: HomeFacts['rooms'], roomId: string, exceptId: string | null): Shell[] {
+export function shellsOf(rooms: HomeFacts['rooms'], roomId: string): Shell[] {
   return rooms
-    .filter((room) => room.insideRoomId === roomId && room.id !== exceptId && room.shellTransmittance < 1)
+    .filter((room) => room.insideRoomId === roomId && room.shellTransmittance < 1)
     .map(({ id, insideXM, insideYM, insideZM, widthM, depthM, heightM, shellTransmittance }) => ({
       shellOf: id,
       ...solidBox(insideXM, insideYM, insideZM, widthM, depthM, heightM),

@@ -108,6 +108,6 @@ export function solidBox(
 }
 
 /** The same thing seen from a frame whose origin lies at (x, y, z) of the other. */
-export function movedOccluder(o: Occluder, x: number, y: number, z: number): Occluder {
+export function movedOccluder<T extends Occluder>(o: T, x: number, y: number, z: number): T {
   return { ...o, x0: o.x0 + x, y0: o.y0 + y, z0: o.z0 + z, x1: o.x1 + x, y1: o.y1 + y, z1: o.z1 + z };
 }
