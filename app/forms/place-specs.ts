@@ -133,7 +133,7 @@ export const PLACE_SPECS = {
         label: 'Light its shell lets in',
         kind: 'percent',
         when: (values) => Boolean(values.insideRoomId),
-        help: 'Clean glass 85, foil 75.',
+        help: 'Clean glass 85, foil 75. Its walls and top throw back at most the rest, whatever brightness is stated above.',
       },
       {
         field: 'eveningLux',

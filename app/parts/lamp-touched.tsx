@@ -22,7 +22,10 @@ export function LampsTouched({ facts, tierIds }: Given) {
           <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
             {plantName(facts, plant)}
           </TextLink>
-          <Body>{`With ${plant.heightCm} cm it stands into the lamp “${lamp.name}”. Hang the lamp higher, or give the plant a taller place.`}</Body>
+          <Body>
+            {`With ${plant.heightCm} cm it stands into the lamp “${lamp.name}”. `}
+            Hang the lamp higher, or give the plant a taller place.
+          </Body>
         </View>
       ))}
       <Small>Leaves that touch a lamp burn, and water in it can give a shock: switch it off before you move it.</Small>

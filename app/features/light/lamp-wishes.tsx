@@ -129,7 +129,10 @@ function noHeight(heights: readonly Planned[]): string {
     return 'The plants stand into the lamps at every height: give the lamps more room, or move the tallest plant.';
   if (heights.every(({ refusal }) => refusal === 'too-bright'))
     return 'At every height they are brighter than these plants bear: dim them.';
-  return 'No height will do: where it is dim enough, they would burn longer than 16 h. Add a lamp, or dim the ones there and hang them lower.';
+  return [
+    'No height will do: where it is dim enough, they would burn longer than 16 h.',
+    'Add a lamp, or dim the ones there and hang them lower.',
+  ].join(' ');
 }
 
 function Heights({ facts, plan, onHang }: HeightsGiven) {

@@ -1,4 +1,4 @@
-/** The screens of light: a room through a day, a light year, places side by side, a tier under its lamps, readings, files. */
+/** The screens of light: a room through a day, a light year, places side by side, a tier's lamps, readings, files. */
 import { fireEvent, screen } from '@testing-library/react-native';
 import { ask, type Reading } from '@dulvan/core';
 import { useDrafts } from '../../state/drafts';

@@ -147,7 +147,10 @@ function PowerAndHeat({ facts, tier, month }: TierGiven & { readonly month: numb
   return (
     <>
       <Heading>Power and heat</Heading>
-      <Body>{`${Math.round(watts)} W while they burn, ${kWhADay.toFixed(2)} kWh a day in ${monthName(month)}. All of it ends as warmth in the room${enclosed}.`}</Body>
+      <Body>
+        {`${Math.round(watts)} W while they burn, ${kWhADay.toFixed(2)} kWh a day in ${monthName(month)}. `}
+        {`All of it ends as warmth in the room${enclosed}.`}
+      </Body>
     </>
   );
 }

@@ -2,8 +2,6 @@
 import {
   DAY_THRESHOLD_PPFD,
   LEAF_HEIGHT_M,
-  PAR_SHARE_OF_BROADBAND,
-  UMOL_PER_JOULE_PAR,
   compassWord,
   lightDoubt,
   placedSpots,
@@ -21,6 +19,7 @@ import { curtains, knowledge } from '@dulvan/catalogue';
 import type { Units } from '../../state/settings';
 import { brightness, clock, count, degrees, hours, length, mol, weatherName, monthsInWords } from '../../parts/words';
 import { monthName } from '../../ui/months';
+import { DLI_ASSUMED, DLI_METHOD, said } from './method-words';
 
 export type Figure = 'dli' | 'peak' | 'sun' | 'day' | 'air' | 'vpd';
 
@@ -52,68 +51,97 @@ export function explain(asked: Asked, figure: Figure): Explanation {
     case 'dli':
       return explainDli(asked, condition);
     case 'peak':
-      return {
-        title: 'Brightest hour',
-        value: brightness(condition.peakPpfd, asked.units),
-        parts: [],
-        inputs: placeFacts(asked),
-        method: [
-          'The hour of the month with the strongest direct sun on a clear day, with that hour’s sky, ground and reflected light on top, and every lamp that burns in the month. A fleck of sun that passes counts for its share of the hour.',
-          'The sun is traced to the leaf through pane, frame and curtain at the middle of every quarter hour.',
-        ],
-        assumptions: [
-          'The five day types of the month; the brightest one counts here.',
-          heightWords(asked.facts, asked.spotId, asked.units),
-        ],
-        doubt: 'A fifth either way in clear air; a leaf turned to the sun gets more than a level one.',
-      };
+      return explainPeak(asked, condition);
     case 'sun':
-      return {
-        title: 'Direct sun',
-        value: `${hours(condition.sunHoursLikely)} a day`,
-        parts: [
-          ['If every day were clear', hours(condition.sunHoursPossible)],
-          ['With the month’s cloud', hours(condition.sunHoursLikely)],
-        ],
-        inputs: placeFacts(asked),
-        method: [
-          'Hours in which the line from leaf to sun passes a window, no board in between, counted every quarter hour. Likely hours weigh each by how often the sun shines then (beam above 120 W/m²).',
-        ],
-        assumptions: [
-          'A curtain that scatters most of its light takes the direct sun away while it is shut.',
-          'Nothing outside but what is stated for each window.',
-        ],
-        doubt: 'A quarter of an hour at the edges; half a metre of a tree not stated can take it all.',
-      };
+      return explainSun(asked, condition);
     case 'day':
-      return {
-        title: 'Day length at the leaf',
-        value: hours(condition.dayH),
-        parts: [
-          ['Light above the threshold', hours(condition.dayH)],
-          ['Longest unbroken night', hours(condition.longestNightH)],
-        ],
-        inputs: [...circuitFacts(asked), ...placeFacts(asked)],
-        method: [
-          `A leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s, far below what it grows by. Daylight counts from the height of the sun, twilight included, at which this spot’s share of it passes that; lamps count while they burn.`,
-          'Taken on the fifteenth of the month.',
-        ],
-        assumptions: [roomLightWords(asked), 'A clear sky’s twilight.'],
-        doubt: 'Species differ between 0.1 and 2 µmol/m²s: a quarter of an hour at either end.',
-      };
+      return explainDay(asked, condition);
     case 'air':
     case 'vpd':
       return explainAir(asked, condition, figure);
   }
 }
 
+function explainPeak(asked: Asked, condition: Condition): Explanation {
+  return {
+    title: 'Brightest hour',
+    value: brightness(condition.peakPpfd, asked.units),
+    parts: [],
+    inputs: placeFacts(asked),
+    method: [
+      said(
+        'The hour of the month with the strongest direct sun on a clear day, with that hour’s sky, ground and',
+        'reflected light on top, and every lamp that burns in the month.',
+        'A fleck of sun that passes counts for its share of the hour.',
+      ),
+      'The sun is traced to the leaf through pane, frame and curtain at the middle of every quarter hour.',
+    ],
+    assumptions: [
+      'The five day types of the month; the brightest one counts here.',
+      heightWords(asked.facts, asked.spotId, asked.units),
+    ],
+    doubt: 'A fifth either way in clear air; a leaf turned to the sun gets more than a level one.',
+  };
+}
+
+function explainSun(asked: Asked, condition: Condition): Explanation {
+  return {
+    title: 'Direct sun',
+    value: `${hours(condition.sunHoursLikely)} a day`,
+    parts: [
+      ['If every day were clear', hours(condition.sunHoursPossible)],
+      ['With the month’s cloud', hours(condition.sunHoursLikely)],
+    ],
+    inputs: placeFacts(asked),
+    method: [
+      said(
+        'Hours in which the line from leaf to sun passes a window, no board in between, counted every quarter',
+        'hour. Likely hours weigh each by how often the sun shines then (beam above 120 W/m²).',
+      ),
+    ],
+    assumptions: [
+      'A curtain that scatters most of its light takes the direct sun away while it is shut.',
+      'Nothing outside but what is stated for each window.',
+    ],
+    doubt: 'A quarter of an hour at the edges; half a metre of a tree not stated can take it all.',
+  };
+}
+
+function explainDay(asked: Asked, condition: Condition): Explanation {
+  return {
+    title: 'Day length at the leaf',
+    value: hours(condition.dayH),
+    parts: [
+      ['Light above the threshold', hours(condition.dayH)],
+      ['Longest unbroken night', hours(condition.longestNightH)],
+    ],
+    inputs: [...circuitFacts(asked), ...placeFacts(asked)],
+    method: [
+      said(
+        `A leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s, far below what it grows by.`,
+        'Daylight counts from the height of the sun, twilight included, at which this spot’s share of it',
+        'passes that; lamps count while they burn.',
+      ),
+      'Taken on the fifteenth of the month.',
+    ],
+    assumptions: [roomLightWords(asked), 'A clear sky’s twilight.'],
+    doubt: 'Species differ between 0.1 and 2 µmol/m²s: a quarter of an hour at either end.',
+  };
+}
+
 /** At which heights a spot's light is judged. */
 function heightWords(facts: HomeFacts, spotId: string, units: Units): string {
   const placed = placedSpots(facts).find(({ spot }) => spot.id === spotId);
   if (!placed || placed.heights.topM === placed.heights.middleM)
-    return `The leaf lies level, ${length(LEAF_HEIGHT_M, units)} above the board: no plant of known height stands there.`;
+    return said(
+      `The leaf lies level, ${length(LEAF_HEIGHT_M, units)} above the board:`,
+      'no plant of known height stands there.',
+    );
   const { middleM, topM } = placed.heights;
-  return `Leaves lie level. The day’s sum is judged at their middle, ${length(middleM, units)} above the board, the brightest hour at the top of the tallest plant, ${length(topM, units)} above it.`;
+  return said(
+    `Leaves lie level. The day’s sum is judged at their middle, ${length(middleM, units)} above the board, the`,
+    `brightest hour at the top of the tallest plant, ${length(topM, units)} above it.`,
+  );
 }
 
 /** How far a month's light may be off by the kind of place it is. */
@@ -126,7 +154,11 @@ function doubtWords(facts: HomeFacts, spotId: string, { shares }: Condition): st
   const percent = (part: number) => `${Math.round(part * 100)} %`;
   const by = because.length > 0 ? ` (${because.join(', ')})` : '';
   const guessed = surfaces > 0.02 ? `, ${percent(surfaces)} for surfaces whose brightness is a guess` : '';
-  return `In a stated weather its daylight is good for about ${percent(share)}: ${percent(method)} for the method in such a place${by}, as found against an independent tracing${guessed}. One reading of a meter beats it.`;
+  return said(
+    `In a stated weather its daylight is good for about ${percent(share)}:`,
+    `${percent(method)} for the method in such a place${by}, as found against an independent tracing${guessed}.`,
+    'One reading of a meter beats it.',
+  );
 }
 
 function explainDli({ facts, spotId, answer, month, climate, units }: Asked, condition: Condition): Explanation {
@@ -165,19 +197,14 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
       ...circuitFacts({ facts, spotId }),
       ...placeFacts({ facts, spotId, units }),
     ],
-    method: [
-      'For each window, how much of every part of the sky, of the ground and of what stands outside reaches the leaf is traced from the geometry, straight and after any number of reflections between the room’s surfaces, boards, cupboards and the sides of its windows.',
-      'The sun’s own beam is traced in every quarter hour of the year, past boards, cupboards and neighbours’ crowns.',
-      `Both are multiplied with the month’s weather: five day types from dull to bright, whose mean is the month. Energy is turned to photons with ${PAR_SHARE_OF_BROADBAND} as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule.`,
-      'A lamp gives its PPFD at the leaf, from its photons, beam or measured file, size, tilt, height and age, straight and thrown back by the room’s surfaces, times its hours.',
-    ],
-    assumptions: [
-      heightWords(facts, spotId, units),
-      'Neighbours shade it by the part of their crowns above its own top, as leaves turned every way would; one whose height is not stated shades nothing.',
-      'Plants throw no light back, and dim the walls behind them for lamps alone.',
-      'A cabinet’s shell takes the same share of light from every side; its walls and top throw back no more than does not pass them.',
-    ],
-    doubt: `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)}; the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight years of ten, ${mol(condition.dliTypicalYear)} in a typical one (from 120 drawn years of days). ${doubtWords(facts, spotId, condition)}`,
+    method: DLI_METHOD,
+    assumptions: [heightWords(facts, spotId, units), ...DLI_ASSUMED],
+    doubt: said(
+      `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)};`,
+      `the month’s mean lies between ${mol(condition.dliPoorYear)} and ${mol(condition.dliGoodYear)} in eight`,
+      `years of ten, ${mol(condition.dliTypicalYear)} in a typical one (from 120 drawn years of days).`,
+      doubtWords(facts, spotId, condition),
+    ),
   };
 }
 
@@ -206,7 +233,10 @@ function explainAir({ facts, spotId, units }: Asked, condition: Condition, figur
     ],
     method: [
       basis,
-      'VPD is the saturation pressure at the leaf, taken as warm as the air, less the vapour in the air (Hyland and Wexler).',
+      said(
+        'VPD is the saturation pressure at the leaf, taken as warm as the air, less the vapour in the air (Hyland',
+        'and Wexler).',
+      ),
     ],
     assumptions: ['All spots of a room share its air: cold glass, radiators and height are not told apart yet.'],
     doubt: 'As good as the thermometer and hygrometer you read: cheap ones are off by 1 K and 5 points.',
@@ -231,11 +261,17 @@ function roomLightWords({ facts, spotId }: Asked): string {
   const room = roomOf(facts, spotId);
   const outer = facts.rooms.find(({ id }) => id === room?.insideRoomId);
   const burns = (whose: string, { eveningFromMinute, eveningToMinute, eveningLux }: Room) =>
-    `${whose} light burns from ${clock(eveningFromMinute)} to ${clock(eveningToMinute)} with ${eveningLux} lux at the plants, as you stated.`;
+    said(
+      `${whose} light burns from ${clock(eveningFromMinute)} to ${clock(eveningToMinute)} with ${eveningLux} lux`,
+      'at the plants, as you stated.',
+    );
   const words = [
     room && room.eveningLux > 0 ? burns('The room’s own', room) : null,
     room && outer && outer.eveningLux > 0
-      ? `${burns('The outer room’s', outer)} ${Math.round(room.shellTransmittance * 100)} % of it comes through the shell.`
+      ? said(
+          `${burns('The outer room’s', outer)} ${Math.round(room.shellTransmittance * 100)} % of it comes through`,
+          'the shell.',
+        )
       : null,
   ].filter((each) => each !== null);
   return words.length > 0 ? words.join(' ') : 'No light of the room itself after dark is stated, so none is counted.';
@@ -260,7 +296,10 @@ function placeFacts({ facts, spotId, units }: Pick<Asked, 'facts' | 'spotId' | '
       const through = knowledge.glazing(window.glazingId)?.normalTransmittance;
       return [
         window.name,
-        `${bearing}, ${length(window.widthM, units)} by ${length(window.heightM, units)}, glass ${through === undefined ? 'unknown' : `${Math.round(through * 100)} %`}, ${curtain}`,
+        said(
+          `${bearing}, ${length(window.widthM, units)} by ${length(window.heightM, units)}, glass`,
+          `${through === undefined ? 'unknown' : `${Math.round(through * 100)} %`}, ${curtain}`,
+        ),
       ];
     });
 }

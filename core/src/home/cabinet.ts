@@ -1,4 +1,4 @@
-/** Cabinets, tents and domes in a room: what their shells do to the light of both, and how their lamps are seen from the room. */
+/** Cabinets, tents and domes: what their shells do to the light of both sides, and their lamps seen from the room. */
 import { reflectedLamp, type InnerPart, type WeighedPart } from '../light';
 import { lampLightPast, movedLamp, type PlacedLamp } from '../lamp';
 import { movedOccluder, solidBox, solidsOf, vec, type Occluder, type Shell, type Solid } from '../room';
@@ -57,7 +57,7 @@ export const inLightOf = ({ solids, cabinetId }: SeenLamp, things: readonly Occl
   ...solids,
 ];
 
-/** What stands in the light of a cabinet's inner sides, in the frame of its room: its floor, what it holds, other cabinets. */
+/** What stands in the light of a cabinet's inner sides, in its room's frame: its floor, its boards, other cabinets. */
 export function aroundSides(cabinet: Room, solids: readonly Solid[], shells: readonly Shell[]): Occluder[] {
   const { insideXM: x, insideYM: y, insideZM: z, widthM, depthM } = cabinet;
   return [

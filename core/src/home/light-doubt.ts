@@ -1,4 +1,7 @@
-/** How far a spot's computed daylight may be off, by the kind of place it is: found by holding the engine against an independent tracer (docs/measured.md). */
+/**
+ * How far a spot's computed daylight may be off, by the kind of place it is: found by holding the engine against an
+ * independent tracer (docs/measured.md).
+ */
 import type { HomeFacts } from '../facts';
 import type { PlacedSpot } from '../room';
 

@@ -248,7 +248,7 @@ export class LitHome {
     return { id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, topPpfd, reflectedPpfd };
   }
 
-  /** What a lamp gives to the surfaces of a room, past all that stands in it; crowns come last, since they move most. */
+  /** What a lamp gives to the surfaces of a room, past all that stands there; crowns come last, since they move most. */
   private lampOnRoom(light: SeenLamp, room: RoomScene): Float64Array {
     const { key, lit } = this.room(room);
     const lightKey = `${key}|${lampKey(light)}`;

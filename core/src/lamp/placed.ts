@@ -180,7 +180,7 @@ function bareLight(
   return lambertian ? panelPpfd(ppf, face, receptor) : beamedPanelPpfd(ppf, face, lamp.beamDeg, receptor, looks);
 }
 
-/** How finely a measured lamp is cut: its file tells of narrow beams by itself, and is true from some sizes away only. */
+/** How finely a measured lamp is cut: its file tells of narrow beams by itself, and is true from afar only. */
 const MEASURED_BEAM_DEG = 40;
 
 /** Light by a measured distribution: the lit face is cut into points the more the nearer the surface lies. */
@@ -228,7 +228,7 @@ const THIN_M = 0.02;
 const LEAST_LOOKS = { fine: 5, coarse: 2 } as const;
 const MOST_LOOKS = { fine: 20, coarse: 3 } as const;
 
-/** Share of a lamp's light that reaches a surface past what stands between, each place of the face by the light it gives. */
+/** Share of a lamp's light that gets past what stands between, each place of the face by the light it gives. */
 function shareClear(
   { lamp, face, aim, photometry }: PlacedLamp,
   { point, normal }: Receptor,

@@ -1,0 +1,42 @@
+/** How the light of a spot is worked out, in words. */
+import { PAR_SHARE_OF_BROADBAND, UMOL_PER_JOULE_PAR } from '@dulvan/core';
+
+/** One paragraph of its parts. */
+export const said = (...parts: readonly string[]): string => parts.join(' ');
+
+export const DLI_METHOD: readonly string[] = [
+  said(
+    'For each window, how much of every part of the sky, of the ground and of what stands outside reaches the',
+    'leaf is traced from the geometry, straight and after any number of reflections between the room’s',
+    'surfaces, boards, cupboards and the sides of its windows.',
+  ),
+  'The sun’s own beam is traced in every quarter hour of the year, past boards, cupboards and neighbours’ crowns.',
+  said(
+    'Both are multiplied with the month’s weather:',
+    'five day types from dull to bright, whose mean is the month.',
+    `Energy is turned to photons with ${PAR_SHARE_OF_BROADBAND} as PAR and ${UMOL_PER_JOULE_PAR} µmol a`,
+    'joule.',
+  ),
+  said(
+    'A lamp gives its PPFD at the leaf, from its photons, beam or measured file, size, tilt, height and age,',
+    'straight and thrown back by the room’s surfaces, times its hours.',
+  ),
+
+  said(
+    'In a cabinet all this is what would be there in the room, times what the shell lets in, and with it what the',
+    'cabinet’s own sides and boards throw back.',
+  ),
+];
+
+/** What is taken for granted at every spot. */
+export const DLI_ASSUMED: readonly string[] = [
+  said(
+    'Neighbours shade it by the part of their crowns above its own top, as leaves turned every way would;',
+    'one whose height is not stated shades nothing.',
+  ),
+  'Plants throw no light back, and dim the walls behind them for lamps alone.',
+  said(
+    'A cabinet’s shell takes the same share of light from every side;',
+    'its walls and top throw back no more than does not pass them.',
+  ),
+];
