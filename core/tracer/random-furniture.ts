@@ -1,5 +1,6 @@
 /** What stands and hangs in a drawn home: tables, shelves, sills, lamps, plants; and which places of it are free. */
 import type { Block, Lamp, Plant, Room, Side, Spot, Stand, Tier, Window } from '../src/facts';
+import { smallHome } from '../src/home/small-home.fixture';
 import type { Draw } from './draw';
 import { openingFrame } from './scene-of-facts';
 import { dot, sub, type V } from './vectors';
@@ -102,30 +103,7 @@ export function sillOf(draw: Draw, room: Room, windows: readonly Window[]): Furn
   };
 }
 
-export const LAMP: Lamp = {
-  id: 'lamp',
-  circuitId: 'circuit',
-  tierId: '',
-  name: 'Lamp',
-  form: 'bar',
-  ppf: 100,
-  powerW: 50,
-  spectrum: 'white-warm',
-  beamDeg: 120,
-  lengthM: 1,
-  breadthM: 0.05,
-  alongM: 0,
-  acrossM: 0,
-  aboveM: 0.3,
-  dimming: 1,
-  ratedBy: 'ppf',
-  lumens: null,
-  tiltDeg: 0,
-  tiltToward: 'a',
-  burntHours: 0,
-  lifeHours: null,
-  photometryId: null,
-};
+export const LAMP: Lamp = { ...smallHome.lamps[0]!, id: 'lamp', circuitId: 'circuit', name: 'Lamp' };
 
 export function lampsOf(draw: Draw, { stands, tiers }: Furnished, room: Room): Lamp[] {
   return tiers.flatMap((tier, i): Lamp[] => {

@@ -3,11 +3,11 @@ import scenes from '../reference/scenes.json';
 import { byTracer, compared, type TracedLight } from './compare';
 import { drawnHome } from './random-homes';
 import { fresnel } from './outdoors';
-import { sheet, type Light, type Opening, type TracerScene } from './sheets';
+import { sheet, type Film, type Light, type Opening, type TracerScene } from './sheets';
 import { FAINT, offBeyondFaint, offBy, spreadOf, sunWrong } from './spread';
 import { trace } from './tracer';
 import traced from './traced.json';
-import { randomFrom, type V } from './vectors';
+import { add, mul, randomFrom, type V } from './vectors';
 
 const kept = traced as unknown as Readonly<Record<string, readonly TracedLight[]>>;
 const UP: V = [0, 0, 1];
@@ -49,6 +49,25 @@ describe('the tracer', () => {
         })
         .reduce((sum, light) => sum + light, 0) / 25;
     expect(Math.abs((mean * 24 * (1 - reflectance)) / (4 * Math.PI) - 1)).toBeLessThan(0.03);
+  });
+
+  it.each([
+    [0.6, 0.4],
+    [0.5, 0.2],
+    [0.9, 0],
+  ])('lights a closed shell that passes %d and throws back %d in even light by passes / (1 - back)', (passes, back) => {
+    const openings = box(3, 3, 3, 0).map((wall): Opening => {
+      const face = { ...wall, normal: mul(wall.normal, -1) };
+      const even = { passes: () => 1, scatter: 0, straight: 1, spread: 0, radiance: () => 1, sunShare: () => 0 };
+      return { mouth: face, glass: face, ...even };
+    });
+    const shell = box(1, 1, 1, back).map((side): Film => ({
+      sheet: { ...side, corner: add(side.corner, [1, 1, 1]) },
+      transmittance: passes,
+    }));
+    const scene: TracerScene = { ...empty, openings, films: shell, sheets: [] };
+    const { straight, reflected } = trace(scene, [1.4, 1.3, 1.5], UP, { share: 0.006, most: 40_000 }, randomFrom(5));
+    expect(Math.abs((straight + reflected) / Math.PI / (passes / (1 - back)) - 1)).toBeLessThan(0.02);
   });
 
   it('agrees with the reference’s own tracer', () => {
