@@ -150,7 +150,9 @@ it('sends the files that facts name first, once, and says when one cannot be had
 });
 
 describe('the worker’s own side', () => {
-  const whole = () => ask(new HomeEngine(knowledge), shownHome, 'home', { year: 2026 });
+  // The crowns under a lamp dim what it throws on the walls; without it a plant's own light does not change when it goes.
+  const lampless: HomeFacts = { ...shownHome, lamps: [] };
+  const whole = () => ask(new HomeEngine(knowledge), lampless, 'home', { year: 2026 });
 
   it('sends a second answer by what differs, and the page has the same answer as in one piece', async () => {
     const sizes = { answer: 0, delta: 0 };
@@ -169,11 +171,11 @@ describe('the worker’s own side', () => {
       load,
     });
     const home = (facts: HomeFacts) => real.ask({ facts, question: 'home', params: { year: 2026 }, slot: 'home' });
-    const first = await home(shownHome);
+    const first = await home(lampless);
     expect(first).toEqual(whole());
     const moved = {
-      ...shownHome,
-      plants: shownHome.plants.map((plant, i) => (i === 0 ? { ...plant, spotId: null } : plant)),
+      ...lampless,
+      plants: lampless.plants.map((plant, i) => (i === 0 ? { ...plant, spotId: null } : plant)),
     };
     const second = await home(moved);
     expect(second).toEqual(ask(new HomeEngine(knowledge), moved, 'home', { year: 2026 }));

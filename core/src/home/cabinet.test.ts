@@ -1,8 +1,8 @@
 /** Cabinets in a room: shells, what they hold, and their lamps seen from without. */
 import type { HomeFacts, Lamp, Room } from '../facts';
 import { placedLamps } from '../lamp';
-import { shellsOf, solidBox } from '../room';
-import { asShellAllows, aroundSides, inLightOf, inTheOpen, lampKey, leaksInto, shellsBut } from './cabinet';
+import { crownsOf, shellsOf, solidBox } from '../room';
+import { asShellAllows, aroundSides, inLightOf, lampKey, lampsIn, leaksInto, shellsBut } from './cabinet';
 import { smallHome } from './small-home.fixture';
 
 const [room, box] = smallHome.rooms as [Room, Room];
@@ -79,8 +79,20 @@ describe('what stands in the light', () => {
   });
 
   it('of a lamp of the room is everything', () => {
-    const [placed] = placedLamps(smallHome, none);
-    expect(inLightOf(inTheOpen(placed!), [board, ...shells])).toEqual([board, ...shells]);
+    const [light] = lampsIn('r', placedLamps(smallHome, none), []);
+    expect(inLightOf(light!, [board, ...shells])).toEqual([board, ...shells]);
+  });
+
+  it('of the walls under a lamp are the crowns on its own tier', () => {
+    const crowns = crownsOf(smallHome, 'r');
+    expect(crowns.map(({ tierId }) => tierId)).toEqual(['shelf-1', 'shelf-2']);
+    const [light] = lampsIn('r', placedLamps(smallHome, none), crowns);
+    expect(light!.under).toEqual([crowns[0]!.occluder]);
+    const planted = { ...litBox(), spots: [...smallHome.spots, { ...smallHome.spots[3]!, id: 'up', tierId: 'box-2' }] };
+    const grown = { ...planted, plants: [{ ...smallHome.plants[0]!, spotId: 'up' }] };
+    const [leak] = leaksOf(grown);
+    expect(leak!.under).toHaveLength(1);
+    expect(leak!.under[0]!.z1).toBeCloseTo(box.insideZM + 0.3 + 0.25, 9);
   });
 
   it('of a cabinet’s sides is its floor, what it holds and other cabinets, in the frame of the room', () => {

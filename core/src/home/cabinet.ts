@@ -1,7 +1,17 @@
 /** Cabinets, tents and domes: what their shells do to the light of both sides, and their lamps seen from the room. */
 import { reflectedLamp, type InnerPart, type WeighedPart } from '../light';
 import { lampLightPast, movedLamp, type PlacedLamp } from '../lamp';
-import { movedOccluder, solidBox, solidsOf, vec, type Occluder, type Shell, type Solid } from '../room';
+import {
+  crownsOf,
+  movedOccluder,
+  solidBox,
+  solidsOf,
+  vec,
+  type Crown,
+  type Occluder,
+  type Shell,
+  type Solid,
+} from '../room';
 import type { HomeFacts, Room } from '../facts';
 
 /** What passes the walls and the top of a cabinet is not thrown back by them; its floor is solid. */
@@ -23,9 +33,18 @@ export interface SeenLamp {
   readonly solids: readonly Solid[];
   /** Null for a lamp of the room itself. */
   readonly cabinetId: string | null;
+  /** The crowns under it on its own tier: they take most of what leaves take of its light. */
+  readonly under: readonly Occluder[];
 }
 
-export const inTheOpen = (placed: PlacedLamp): SeenLamp => ({ placed, solids: [], cabinetId: null });
+/** The lamps of a room itself. */
+export const lampsIn = (roomId: string, lamps: readonly PlacedLamp[], crowns: readonly Crown[]): SeenLamp[] =>
+  lamps
+    .filter((lamp) => lamp.roomId === roomId)
+    .map((placed) => ({ placed, solids: [], cabinetId: null, under: crownsUnder(placed, crowns) }));
+
+const crownsUnder = ({ lamp }: PlacedLamp, crowns: readonly Crown[]): Occluder[] =>
+  crowns.filter(({ tierId }) => tierId === lamp.tierId).map(({ occluder }) => occluder);
 
 /** The lamps of the cabinets in a room. */
 export function leaksInto(facts: HomeFacts, roomId: string, lamps: readonly PlacedLamp[]): SeenLamp[] {
@@ -35,10 +54,12 @@ export function leaksInto(facts: HomeFacts, roomId: string, lamps: readonly Plac
       const inside = lamps.filter((lamp) => lamp.roomId === id);
       if (inside.length === 0) return [];
       const solids = solidsOf(facts, id).map((solid) => movedOccluder(solid, x, y, z));
+      const crowns = crownsOf(facts, id);
       return inside.map((lamp) => ({
         cabinetId: id,
         placed: movedLamp(lamp, vec(x, y, z), shellTransmittance),
         solids,
+        under: crownsUnder(lamp, crowns).map((crown) => movedOccluder(crown, x, y, z)),
       }));
     });
 }

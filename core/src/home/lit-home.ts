@@ -27,7 +27,6 @@ import {
   NO_SIDES,
   aroundSides,
   inLightOf,
-  inTheOpen,
   lampBySides,
   lampKey,
   shellsBut,
@@ -212,18 +211,14 @@ export class LitHome {
 
   /** @param sides of the cabinet that the place is in, whose own lamps are then told by itself */
   private lampsOfRoom(scene: Scene, place: LeafPlace, topPlace: LeafPlace, sky: HomeSky, sides = NO_SIDES): LitLamp[] {
-    const { room } = place;
-    if (room.lamps.length === 0 && room.leaks.length === 0) return [];
+    const { lights, lightsKey } = place.room;
+    if (lights.length === 0) return [];
     const geometry = this.geometry(place, sky, sides);
-    const lit = this.lamps.recall(
-      `${geometry.key}|${topPlace.leaf.z}|${this.names.of(room.lampsKey)}|${this.names.of(room.crownsKey)}`,
-      () => {
-        const leaks = room.leaks.filter(({ cabinetId }) => cabinetId !== sides.cabinetId);
-        const lights = [...room.lamps.map(inTheOpen), ...leaks].map((light) =>
-          this.lampOn(light, place, topPlace.leaf, geometry, sides),
-        );
-        return lights.filter(({ ppfd, topPpfd }) => Math.max(ppfd, topPpfd) > FAINTEST_PPFD);
-      },
+    const lit = this.lamps.recall(`${geometry.key}|${topPlace.leaf.z}|${this.names.of(lightsKey)}`, () =>
+      lights
+        .filter(({ cabinetId }) => cabinetId === null || cabinetId !== sides.cabinetId)
+        .map((light) => this.lampOn(light, place, topPlace.leaf, geometry, sides))
+        .filter(({ ppfd, topPpfd }) => Math.max(ppfd, topPpfd) > FAINTEST_PPFD),
     );
     return lit.flatMap(({ circuitId, ...lamp }) => {
       const circuit = scene.facts.circuits.find((candidate) => candidate.id === circuitId);
@@ -255,10 +250,10 @@ export class LitHome {
     const unshaded = this.lampSurfaces.recall(lightKey, () =>
       lampOnSurfaces(light.placed, lit.enclosure, inLightOf(light, [...room.solids, ...room.shells])),
     );
-    if (room.crowns.length === 0) return unshaded;
-    const crowns = room.crowns.map(({ occluder }) => occluder);
-    return this.lampSurfaces.recall(`${lightKey}|${this.names.of(room.crownsKey)}`, () =>
-      pastCrowns(unshaded, lit.enclosure, light.placed, crowns),
+    const { placed, under } = light;
+    if (under.length === 0) return unshaded;
+    return this.lampSurfaces.recall(`${lightKey}|${this.names.of(JSON.stringify(under))}`, () =>
+      pastCrowns(unshaded, lit.enclosure, placed, under),
     );
   }
 

@@ -122,7 +122,8 @@ function byDay(reading: Reading, computed: MomentLight, moment: Moment): Compare
 
 /** What a lux meter shows for each umol of the lamps over a place, and how far that is to be doubted. */
 function lampLux(place: LeafPlace): { luxPerPpfd: number; doubt: number } {
-  const spectra = [...new Set(place.room.lamps.map(({ lamp }) => lamp.spectrum))];
+  const ownLamps = place.room.lights.filter(({ cabinetId }) => cabinetId === null);
+  const spectra = [...new Set(ownLamps.map(({ placed }) => placed.lamp.spectrum))];
   if (spectra.length === 0) return { luxPerPpfd: LUX_PER_PPFD['white-neutral'], doubt: LUX_DOUBT };
   const mean = spectra.reduce((sum, spectrum) => sum + lumensPerUmol(spectrum), 0) / spectra.length;
   return {

@@ -72,8 +72,8 @@ describe('a room put in order', () => {
       ...smallHome,
       stands: smallHome.stands.map((stand) => (stand.id === 'shelf' ? { ...stand, xM: 0.5 } : stand)),
     });
-    expect(moved.lampsKey).not.toBe(before.lampsKey);
-    expect(lampPpfd(moved.lamps[0]!, before.lamps[0]!.centre, [])).toBe(0);
+    expect(moved.lightsKey).not.toBe(before.lightsKey);
+    expect(lampPpfd(moved.lights[0]!.placed, before.lights[0]!.placed.centre, [])).toBe(0);
   });
 
   it('finds who stands where', () => {

@@ -1,5 +1,5 @@
 /** A home's facts put in order for computing light: what belongs to which room, worked out once for each question. */
-import { placedLamps, type PlacedLamp } from '../lamp';
+import { placedLamps } from '../lamp';
 import { UNCURTAINED_YEAR, transmittanceYear, type CurtainSchedule, type TransmittanceYear } from '../light';
 import {
   crownsOf,
@@ -18,7 +18,7 @@ import {
 } from '../room';
 import { ALL_MONTHS } from '../units';
 import type { HomeFacts, Obstruction, Plant, Room, Window } from '../facts';
-import { asShellAllows, inTheOpen, lampKey, leaksInto, type SeenLamp } from './cabinet';
+import { asShellAllows, lampKey, lampsIn, leaksInto, type SeenLamp } from './cabinet';
 import type { Knowledge, Sources } from './knowledge';
 
 /** One room with all that bears on its light. */
@@ -31,16 +31,14 @@ export interface RoomScene {
   /** Of the cabinets, tents and domes in it. */
   readonly shells: readonly Shell[];
   readonly crowns: readonly Crown[];
-  readonly lamps: readonly PlacedLamp[];
-  /** Lamps of the cabinets in it. */
-  readonly leaks: readonly SeenLamp[];
+  /** Its own lamps, and those of the cabinets in it. */
+  readonly lights: readonly SeenLamp[];
   /** By window id; what stands open the whole year is left out. */
   readonly transmittances: ReadonlyMap<string, TransmittanceYear>;
   /** Texts that differ when what they stand for differs. */
   readonly geometryKey: string;
   readonly solidsKey: string;
-  readonly lampsKey: string;
-  readonly crownsKey: string;
+  readonly lightsKey: string;
   readonly curtainsKey: string;
 }
 
@@ -96,8 +94,7 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
     const solids = solidsOf(facts, room.id);
     const shells = shellsOf(facts.rooms, room.id);
     const crowns = crownsOf(facts, room.id);
-    const ownLamps = lamps.filter((lamp) => lamp.roomId === room.id);
-    const leaks = leaksInto(facts, room.id, lamps);
+    const lights = [...lampsIn(room.id, lamps, crowns), ...leaksInto(facts, room.id, lamps)];
     const transmittances = new Map<string, TransmittanceYear>();
     const curtainKeys = windows.map((window) => {
       const { key, year } = rememberedTransmittance(curtainSchedulesOf(window, sources));
@@ -112,13 +109,11 @@ export function sceneOf(facts: HomeFacts, sources: Sources): Scene {
       solids,
       shells,
       crowns,
-      lamps: ownLamps,
-      leaks,
+      lights,
       transmittances,
       geometryKey: geometryKeyOf(room, windows, obstructions, facts.home.snowMonths),
       solidsKey: JSON.stringify([solids, shells]),
-      lampsKey: JSON.stringify([...ownLamps.map(inTheOpen), ...leaks].map(lampKey)),
-      crownsKey: JSON.stringify(crowns.map(({ occluder }) => occluder)),
+      lightsKey: JSON.stringify(lights.map((light) => [lampKey(light), light.under])),
       curtainsKey: curtainKeys.join('|'),
     });
   }

@@ -31,6 +31,7 @@ const LEAF_SHADOW = 0.5;
 /** A crown in its room's frame, with the spot it grows on. */
 export interface Crown {
   readonly spotId: string;
+  readonly tierId: string;
   readonly occluder: Occluder;
 }
 
@@ -51,9 +52,8 @@ export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
     const z0 = tier.heightM + CROWN_FROM * heightM;
     const z1 = tier.heightM + heightM;
     const extinction = (LEAF_SHADOW * LEAF_AREA_INDEX[plant.foliage]) / (z1 - z0);
-    return [
-      { spotId: spot.id, occluder: { x0: x - half, y0: y - half, z0, x1: x + half, y1: y + half, z1, extinction } },
-    ];
+    const occluder = { x0: x - half, y0: y - half, z0, x1: x + half, y1: y + half, z1, extinction };
+    return [{ spotId: spot.id, tierId: tier.id, occluder }];
   });
 }
 
