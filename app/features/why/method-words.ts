@@ -34,7 +34,10 @@ export const DLI_ASSUMED: readonly string[] = [
     'Neighbours shade it by the part of their crowns above its own top, as leaves turned every way would;',
     'one whose height is not stated shades nothing.',
   ),
-  'Plants throw no light back, and dim the walls only for lamps over their own tier.',
+  said(
+    'Plants throw no light back. Those beside it dim what falls on the walls it sees; other walls they dim only for',
+    'lamps over their own tier.',
+  ),
   said(
     'A cabinet’s shell takes the same share of light from every side;',
     'its walls and top throw back no more than does not pass them.',

@@ -21,7 +21,7 @@ describe('the doubt of a spot’s daylight', () => {
 
   it('grows under a balcony and beside plants, and says so', () => {
     const balcony = { ...alone, windows: [{ ...smallHome.windows[0]!, overhangM: 1 }] };
-    expect(doubt(balcony)).toMatchObject({ method: 0.06, because: ['a balcony over a window'] });
+    expect(doubt(balcony)).toMatchObject({ method: 0.085, because: ['a balcony over a window'] });
     const neighbours = {
       ...smallHome,
       spots: [...smallHome.spots, { ...smallHome.spots[0]!, id: 'beside', alongM: 1.4 }],

@@ -41,7 +41,7 @@ export function lightDoubt(
   const kinds: readonly (KindOfPlace | false)[] = [
     hasNeighbours(facts, spot.tierId, spot.id) && { kind: 'plants beside it', within: 0.065 },
     room.insideRoomId !== null && { kind: 'a cabinet’s shell', within: 0.23 },
-    windows.some(({ overhangM }) => overhangM > 0) && { kind: 'a balcony over a window', within: 0.06 },
+    windows.some(({ overhangM }) => overhangM > 0) && { kind: 'a balcony over a window', within: 0.085 },
   ];
   const present = kinds.filter((kind) => kind !== false);
   const method = Math.max(PLAIN_WITHIN, ...present.map(({ within }) => within));

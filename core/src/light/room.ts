@@ -1,8 +1,8 @@
 /** A room made ready to light its spots: its panes, solids and surfaces, and what each window gives to each surface. */
 import { FINE_NET, SKY_NODES, emptyAround, findAround, nodeDirection } from '../sky/nodes';
 import { directionInRoom } from '../room/geometry';
-import type { Occluder, Solid } from '../room/occluder';
-import { distanceToRectangle, type Rectangle } from '../room/rectangle';
+import { clearWay, type Occluder, type Solid } from '../room/occluder';
+import { distanceToRectangle, pointOn, type Rectangle } from '../room/rectangle';
 import { liesInReveal } from '../room/sill';
 import type { Vec } from '../room/vector';
 import type { Room } from '../facts';
@@ -122,8 +122,10 @@ export function spotWindows(
   known?: Importance,
 ): SpotWindow[] {
   const occluders = neighbours.length > 0 ? [...lit.solids, ...neighbours] : lit.solids;
-  const importance = known ?? lit.enclosure.importance(receiver, occluders);
+  const bare = known ?? lit.enclosure.importance(receiver, occluders);
+  const crowns = neighbours.filter(isCrown);
   return lit.panes.map((seen) => {
+    const importance = underCrowns(bare, lit.enclosure, seen.pane, crowns);
     const sunFromNode = sunReader(lit, seen, receiver, occluders, importance);
     const inReveal = liesInReveal(seen.pane.opening, seen.pane.revealM, receiver.point);
     const pane = inReveal ? glassOf(seen.pane) : seen.pane;
@@ -141,6 +143,34 @@ export function spotWindows(
       fromSides: inReveal ? 0 : seen.fromSides,
     };
   });
+}
+
+/** Crowns let a share through; shells, which do too, dim the room's surfaces once for all spots. */
+const isCrown = (thing: Occluder) => thing.extinction !== Infinity && !('shellOf' in thing);
+
+/** Places of a window that a piece looks to past crowns, as shares of its edges. */
+const PAST_CROWNS = [0.25, 0.75];
+
+/** A piece that counts for less than this share of all does not show where crowns stand in its light. */
+const FAINT_PIECE = 5e-4;
+
+/** Crowns around a spot stand in the light of the board and the walls beside it, too: what they leave of a window's light there. */
+function underCrowns(
+  { whole, byBounces }: Importance,
+  { patches }: Enclosure,
+  { opening }: Pane,
+  crowns: readonly Occluder[],
+): Importance {
+  if (crowns.length === 0) return { whole, byBounces };
+  const places = PAST_CROWNS.flatMap((u) => PAST_CROWNS.map((v) => pointOn(opening, u, v)));
+  const faint = FAINT_PIECE * whole.reduce((sum, weight) => sum + weight, 0);
+  const left = whole.map((weight, piece) => {
+    if (weight <= faint) return 1;
+    const { x, y, z } = patches[piece]!.centre;
+    return places.reduce((sum, to) => sum + clearWay(crowns, x, y, z, to.x, to.y, to.z), 0) / places.length;
+  });
+  const dimmed = (importance: Float64Array) => importance.map((weight, piece) => weight * left[piece]!);
+  return { whole: dimmed(whole), byBounces: dimmed(byBounces) };
 }
 
 const around = emptyAround();
