@@ -1,5 +1,5 @@
 /** One taxon: what decides success, whom it harms, its year as bands, what it is mistaken for, every figure. */
-import { groups, knowledge, lookAlikes } from '@dulvan/catalogue';
+import { groups, knowledge, lookAlikes, namesAbroad } from '@dulvan/catalogue';
 import {
   SCHOOLS,
   SCHOOL_WORDS,
@@ -146,12 +146,30 @@ function EveryFigure({ known }: { readonly known: Known }) {
 const parentWords = ({ taxonId, share }: Taxon['parents'][number]) =>
   `${Math.round(share * 100)} % ${knowledge.taxon(taxonId)?.name ?? taxonId}`;
 
+const LANGUAGES: Readonly<Record<string, string>> = {
+  de: 'German',
+  fr: 'French',
+  es: 'Spanish',
+  pt: 'Portuguese',
+  it: 'Italian',
+  nl: 'Dutch',
+};
+
+/** The best known name in each language that has one. */
+function abroadLine(taxonId: string): string | null {
+  const names = Object.entries(namesAbroad[taxonId] ?? {}).map(
+    ([language, [best]]) => `${best} (${LANGUAGES[language]})`,
+  );
+  return names.length > 0 ? `In other languages ${names.join(', ')}` : null;
+}
+
 function OtherNames({ taxon }: { readonly taxon: Taxon }) {
   const lines = [
     taxon.common.length > 1 ? `Also ${taxon.common.slice(1).join(', ')}` : null,
     taxon.synonyms.length > 0 ? `Once, or in trade, ${taxon.synonyms.join(', ')}` : null,
     taxon.cultivars.length > 0 ? `Cultivars: ${taxon.cultivars.join(', ')}` : null,
     taxon.parents.length > 0 ? `Of ${taxon.parents.map(parentWords).join(', ')}` : null,
+    abroadLine(taxon.id),
   ].filter((line) => line !== null);
   return lines.map((line) => <Small key={line}>{line}</Small>);
 }
