@@ -1,5 +1,5 @@
 /** The groups of the catalogue, each with a profile, and the taxa in them: a taxon states what differs from its group's profile. */
-import type { Hazard, Parent, Taxon } from '@dulvan/core';
+import { HARMS, KNOWN_BLOCKS, type Harm, type Hazard, type KnownBlock, type Parent, type Taxon } from '@dulvan/core';
 import airPlants from '../data/groups/air-plants.json';
 import aroids from '../data/groups/aroids.json';
 import begonias from '../data/groups/begonias.json';
@@ -36,7 +36,7 @@ import trailers from '../data/groups/trailers.json';
 import type { VisibleTrait } from './visible-traits';
 
 /** The figures of a taxon in blocks; a taxon may leave out whole blocks and single figures. */
-export type Profile = Pick<Taxon, 'light' | 'day' | 'warmth' | 'moisture' | 'rest' | 'care' | 'hazard'>;
+export type Profile = Pick<Taxon, KnownBlock | 'hazard'>;
 
 type Differences = { readonly [Block in keyof Profile]?: Partial<Profile[Block]> };
 
@@ -48,6 +48,8 @@ export interface TaxonRow {
   readonly cultivars: readonly string[];
   readonly parents?: readonly Parent[];
   readonly key: string;
+  /** Where a figure differs from what most would say: why. */
+  readonly why?: string;
   readonly figures: Differences;
 }
 
@@ -98,14 +100,12 @@ export const groups = [
   mosses,
 ] as unknown as readonly TaxonGroup[];
 
-const BLOCKS = ['light', 'day', 'warmth', 'moisture', 'rest', 'care'] as const;
-
 /**
  * A row's full figures. A block that the row says nothing about is its group's, and so inferred from relatives; one
  * that it speaks of is growers' practice unless it says otherwise.
  */
 export function fullTaxon(row: TaxonRow, group: TaxonGroup): Taxon {
-  const blocks = BLOCKS.map((block) => {
+  const blocks = KNOWN_BLOCKS.map((block) => {
     const own = row.figures[block];
     return [block, { ...group.profile[block], ...(own ? { sure: 'practice', ...own } : { sure: 'inferred' }) }];
   });
@@ -124,9 +124,11 @@ export function fullTaxon(row: TaxonRow, group: TaxonGroup): Taxon {
   };
 }
 
+const worse = (one: Harm, other: Harm): Harm => (HARMS.indexOf(one) > HARMS.indexOf(other) ? one : other);
+
 /** A group as a taxon, for a plant of which no more is known; harm is not known of it unless the whole group harms. */
 export function groupTaxon({ id, name, plain, profile }: TaxonGroup): Taxon {
-  const blocks = BLOCKS.map((block) => [block, { ...profile[block], sure: 'inferred' }]);
+  const blocks = KNOWN_BLOCKS.map((block) => [block, { ...profile[block], sure: 'inferred' }]);
   const cautious = Object.fromEntries(
     Object.entries(profile.hazard).map(([whom, harm]) => [whom, harm === 'none-known' ? 'unknown' : harm]),
   ) as unknown as Hazard;
@@ -140,6 +142,7 @@ export function groupTaxon({ id, name, plain, profile }: TaxonGroup): Taxon {
     group: id,
     parents: [],
     ...(Object.fromEntries(blocks) as Omit<Profile, 'hazard'>),
-    hazard: cautious,
+    // What is not known of the skin is no better known of the eyes.
+    hazard: { ...cautious, sapInEyes: worse(cautious.sapInEyes, cautious.sapOnSkin) },
   };
 }

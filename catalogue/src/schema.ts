@@ -1,5 +1,18 @@
 /** The shape of the catalogue's data files; each is checked against it by the catalogue’s tests. */
-import { FEEDS, HARMS, SCHOOLS, WATERS, type ClimateFamily } from '@dulvan/core';
+import {
+  BUD_SETTERS,
+  FEEDS,
+  HARMS,
+  KNOWN_BLOCKS,
+  MANNERS,
+  SCHOOLS,
+  TREATMENTS,
+  WATERS,
+  WATER_FAULTS,
+  WAYS_OF_INCREASE,
+  WET_LEAVES,
+  type ClimateFamily,
+} from '@dulvan/core';
 import { z } from 'zod';
 import { VISIBLE_TRAITS, type VisibleTrait } from './visible-traits';
 
@@ -58,6 +71,7 @@ const blocks = {
     water: z.enum(WATERS),
     feed: z.enum(FEEDS),
     school: z.enum(SCHOOLS),
+    isObligate: z.boolean(),
     sure: certainty,
   },
   care: {
@@ -72,6 +86,31 @@ const blocks = {
     air: z.enum(['still', 'gentle', 'brisk']),
     sure: certainty,
   },
+  water: {
+    mostDissolvedPpm: z.number().min(1).max(2000),
+    minds: z.array(z.enum(WATER_FAULTS)),
+    wetLeaves: z.enum(WET_LEAVES),
+    dries: z.enum(['slow', 'medium', 'fast']),
+    leafArea: z.enum(['small', 'medium', 'large']),
+    stomataOpen: z.enum(['by-day', 'by-night', 'either']),
+    sure: certainty,
+  },
+  bloom: {
+    months: z.array(month),
+    setBy: z.array(z.enum(BUD_SETTERS)),
+    daysFromBud: z.number().min(1).max(400).nullable(),
+    sure: certainty,
+  },
+  increase: {
+    ways: z.array(z.enum(WAYS_OF_INCREASE)).min(1),
+    daysToRoot: z.number().min(3).max(400).nullable(),
+    sure: certainty,
+  },
+  handling: {
+    manners: z.array(z.enum(MANNERS)),
+    notWith: z.array(z.enum(TREATMENTS)),
+    sure: certainty,
+  },
   hazard: {
     people: harm,
     cats: harm,
@@ -84,6 +123,7 @@ const blocks = {
   },
 };
 
+/** The same shape for every block: whole in a group's profile, in part in a taxon's differences from it. */
 const profileSchema = z.strictObject({
   light: z.strictObject(blocks.light),
   day: z.strictObject(blocks.day),
@@ -91,8 +131,14 @@ const profileSchema = z.strictObject({
   moisture: z.strictObject(blocks.moisture),
   rest: z.strictObject(blocks.rest),
   care: z.strictObject(blocks.care),
+  water: z.strictObject(blocks.water),
+  bloom: z.strictObject(blocks.bloom),
+  increase: z.strictObject(blocks.increase),
+  handling: z.strictObject(blocks.handling),
   hazard: z.strictObject(blocks.hazard),
 });
+
+const partOf = (block: keyof typeof blocks) => z.strictObject(blocks[block]).partial().optional();
 
 const key = z.string().min(20).max(140);
 
@@ -104,15 +150,11 @@ const rowSchema = z.strictObject({
   cultivars: z.array(z.string().min(2)),
   parents: z.array(z.strictObject({ taxonId: z.string(), share: z.number().gt(0).lt(1) })).optional(),
   key,
-  figures: z.strictObject({
-    light: z.strictObject(blocks.light).partial().optional(),
-    day: z.strictObject(blocks.day).partial().optional(),
-    warmth: z.strictObject(blocks.warmth).partial().optional(),
-    moisture: z.strictObject(blocks.moisture).partial().optional(),
-    rest: z.strictObject(blocks.rest).partial().optional(),
-    care: z.strictObject(blocks.care).partial().optional(),
-    hazard: z.strictObject(blocks.hazard).partial().optional(),
-  }),
+  /** Where a figure differs from what most would say: why. */
+  why: z.string().min(20).optional(),
+  figures: z.strictObject(
+    Object.fromEntries([...KNOWN_BLOCKS, 'hazard' as const].map((block) => [block, partOf(block)])),
+  ),
 });
 
 const visibleTraits = z.array(z.enum(Object.keys(VISIBLE_TRAITS) as [VisibleTrait, ...VisibleTrait[]]));

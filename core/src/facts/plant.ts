@@ -22,6 +22,7 @@ export const TRAITS = [
   'variegated',
   'felted',
   'silvered',
+  'dark-leaved',
   'thick-leaved',
   'thin-leaved',
   'mounted',

@@ -111,18 +111,19 @@ export class HomeEngine {
   private last: readonly SpotAnswer[] = [];
   private readonly answered = new WeakMap<HomeFacts, { readonly year: number; readonly answers: SpotAnswers }>();
 
-  /** A plant's targets through the year, January first; none when nothing is known of it. */
-  targetsOf(facts: HomeFacts, plant: Plant): Target[] {
-    const { taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool } = plant;
+  /** A plant's targets through a year, January first; none when nothing is known of it. */
+  targetsOf(facts: HomeFacts, plant: Plant, year: number): Target[] {
+    const { taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool, arrivedOn } = plant;
+    const cameIn = arrivedOn?.startsWith(`${year}-`) ? arrivedOn : '';
     const ownFigures = facts.corrections.length > 0 && this.correctedPlants(facts).has(plant.id);
     // What is one plant's own names it; all others of the same needs share one target.
     const whose = ownFigures || parents.length > 0 ? plant.id : '';
     const own = facts.ownTaxa.length + facts.corrections.length > 0;
     const knows = own ? this.names.ofParts(facts.ownTaxa, facts.corrections) : '';
     const { latitude, restSchool: usual, lightAim } = facts.home;
-    const needs = [taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool, whose];
+    const needs = [taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool, cameIn, whose];
     return this.targets.recall(JSON.stringify([needs, latitude, usual, lightAim, knows]), () =>
-      plantTargets(facts, plant, this.sources),
+      plantTargets(facts, plant, this.sources, year),
     );
   }
 

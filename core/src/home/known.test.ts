@@ -78,7 +78,7 @@ describe('an own taxon', () => {
         hazard: { people: 'unknown', cats: 'unknown' },
       },
     });
-    expect(plantTargets(facts, facts.plants[0]!, smallKnowledge)).toHaveLength(12);
+    expect(plantTargets(facts, facts.plants[0]!, smallKnowledge, 2026)).toHaveLength(12);
   });
 
   it('may not be based on another own one, nor share its name', () => {

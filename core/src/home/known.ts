@@ -1,6 +1,6 @@
 /** What is known of a plant or a taxon of this home: the catalogue's figures with the grower's own knowledge over them. */
 import { inOrder, mixOf, withTraits, yearTargets, type Target } from '../plant';
-import { FIGURES, withFigure, wrongOrder, type Taxon } from '../taxon';
+import { FIGURES, inferredFrom, withFigure, wrongOrder, type Taxon } from '../taxon';
 import type { Correction, Home, HomeFacts, OwnTaxon, Plant } from '../facts';
 import type { Knowledge } from './knowledge';
 
@@ -80,21 +80,14 @@ export const mixName = (names: readonly string[]) =>
 
 /** An own taxon begins as its base does, but what harm it can do is nobody's knowledge until it is known. */
 function asOwn(base: Taxon, own: OwnTaxon): Taxon {
-  const inferred = { sure: 'inferred' as const };
   return {
-    ...base,
+    ...inferredFrom(base),
     id: own.id,
     name: own.name,
     common: own.common.length > 0 ? own.common : [own.name],
     synonyms: own.synonyms,
     cultivars: [],
     key: own.key || base.key,
-    light: { ...base.light, ...inferred },
-    day: { ...base.day, ...inferred },
-    warmth: { ...base.warmth, ...inferred },
-    moisture: { ...base.moisture, ...inferred },
-    rest: { ...base.rest, ...inferred },
-    care: { ...base.care, ...inferred },
     hazard: {
       people: 'unknown',
       cats: 'unknown',
@@ -126,11 +119,11 @@ function corrected(
   };
 }
 
-/** A plant's targets through the year, January first; none when nothing is known of it. */
-export function plantTargets(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Target[] {
+/** A plant's targets through a year, January first; none when nothing is known of it. */
+export function plantTargets(facts: HomeFacts, plant: Plant, knowledge: Knowledge, year: number): Target[] {
   const known = knownPlant(facts, plant, knowledge);
   if (!known) return [];
-  const targets = yearTargets(plant, known.taxon, waysOf(facts.home, plant));
+  const targets = yearTargets(plant, known.taxon, { ...waysOf(facts.home, plant), year });
   return known.rules.length === 0
     ? targets
     : targets.map((target) => ({ ...target, rules: [...known.rules, ...target.rules] }));

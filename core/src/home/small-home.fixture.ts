@@ -287,6 +287,7 @@ export const shade: Taxon = {
     water: 'usual',
     feed: 'usual',
     school: 'taper',
+    isObligate: false,
     sure: 'practice',
   },
   care: {
@@ -301,6 +302,18 @@ export const shade: Taxon = {
     air: 'still',
     sure: 'practice',
   },
+  water: {
+    mostDissolvedPpm: 300,
+    minds: [],
+    wetLeaves: 'dry-by-night',
+    dries: 'medium',
+    leafArea: 'medium',
+    stomataOpen: 'by-day',
+    sure: 'practice',
+  },
+  bloom: { months: [], setBy: [], daysFromBud: null, sure: 'practice' },
+  increase: { ways: ['division'], daysToRoot: 25, sure: 'practice' },
+  handling: { manners: [], notWith: [], sure: 'practice' },
   hazard: {
     people: 'none-known',
     cats: 'none-known',

@@ -6,12 +6,19 @@ import {
   withFigure,
   EATERS,
   HARMS,
+  MANNERS,
+  TREATMENTS,
+  WATERS,
+  WATER_FAULTS,
+  WET_LEAVES,
   type Certainty,
   type DayNeed,
+  type Handling,
   type Harm,
   type Hazard,
   type RestNeed,
   type Taxon,
+  type WaterNeed,
 } from '../taxon';
 
 export interface Part {
@@ -23,6 +30,9 @@ export interface Part {
 /** A parent with at least this share rules rest and season. Growers' rule of thumb. */
 export const RULING_SHARE = 0.8;
 
+/** A parent of a smaller share than this does not set what the mix bears at the least. */
+const COUNTING_SHARE = 0.25;
+
 /** A mix is a conclusion, so at best inferred. */
 const sure: Certainty = 'inferred';
 
@@ -30,15 +40,18 @@ const sure: Certainty = 'inferred';
 const meanOf = (shares: readonly Part[], read: (taxon: Taxon) => number) =>
   shares.reduce((sum, { taxon, share }) => sum + share * read(taxon), 0);
 
+/** In an order that does not hang on which parent was named first. */
+const bySize = (p: Part, q: Part) => q.share - p.share || (p.taxon.id < q.taxon.id ? -1 : 1);
+
 /**
- * Mixes parents. Figures are weighted means; words (substrate, habit) come from the largest share; hazards are the
- * worst of any parent; a mix is never surer than inferred. Where no parent rules, months of rest are those in which
- * parents of at least half the make-up rest, and the rest is as deep as their mean.
+ * Mixes parents. Figures are weighted means, but the tender parent rules how cold it may get and how pure its water must
+ * be; words (substrate, habit) come from the largest share; hazards are the worst of any parent; a mix is never surer
+ * than inferred. Where no parent rules, it rests when parents of more than half its make-up do, as deep as their mean.
  * @param parts at least one, each share above 0
  */
 export function mixOf(parts: readonly Part[], name: string, id: string): Taxon {
   const total = parts.reduce((sum, part) => sum + part.share, 0);
-  const shares = parts.map(({ taxon, share }) => ({ taxon, share: share / total })).sort((p, q) => q.share - p.share);
+  const shares = parts.map(({ taxon, share }) => ({ taxon, share: share / total })).sort(bySize);
   const first = shares[0]!.taxon;
   if (shares.length === 1) return { ...first, id, name };
   let mixed: Taxon = first;
@@ -61,11 +74,43 @@ export function mixOf(parts: readonly Part[], name: string, id: string): Taxon {
     key: ruling ? first.key : `Between its parents; most like ${first.name}: ${first.key}`,
     light: { ...mixed.light, sure },
     day: { ...(ruling ? first.day : mixedDay(shares)), minH: mixed.day.minH, maxH: mixed.day.maxH, sure },
-    warmth: { ...mixed.warmth, sure },
+    warmth: { ...mixed.warmth, lowest: tenderest(shares, mixed), sure },
     moisture: { ...mixed.moisture, sure },
     rest: { ...(ruling ? first.rest : mixedRest(shares, mixed.rest.lightShare)), sure },
     care: { ...mixed.care, feedEvery: Math.round(meanOf(shares, (taxon) => taxon.care.feedEvery)), sure },
+    water: mixedWater(shares, first.water),
+    bloom: { ...first.bloom, sure },
+    increase: { ...first.increase, sure },
+    handling: mixedHandling(shares),
     hazard: worstHazard(shares.map(({ taxon }) => taxon.hazard)),
+  };
+}
+
+/** Parents that count for what the mix bears at the least. */
+const counting = (shares: readonly Part[]) => shares.filter(({ share }) => share >= COUNTING_SHARE);
+
+function tenderest(shares: readonly Part[], mixed: Taxon): number {
+  const lowest = Math.max(mixed.warmth.lowest, ...counting(shares).map(({ taxon }) => taxon.warmth.lowest));
+  return Math.min(lowest, mixed.warmth.nightFrom, mixed.warmth.dayFrom);
+}
+
+function mixedWater(shares: readonly Part[], largest: WaterNeed): WaterNeed {
+  const waters = counting(shares).map(({ taxon }) => taxon.water);
+  return {
+    ...largest,
+    mostDissolvedPpm: Math.min(largest.mostDissolvedPpm, ...waters.map(({ mostDissolvedPpm }) => mostDissolvedPpm)),
+    minds: WATER_FAULTS.filter((fault) => waters.some(({ minds }) => minds.includes(fault))),
+    wetLeaves: WET_LEAVES.find((word) => waters.some(({ wetLeaves }) => wetLeaves === word)) ?? largest.wetLeaves,
+    sure,
+  };
+}
+
+function mixedHandling(shares: readonly Part[]): Handling {
+  const all = shares.map(({ taxon }) => taxon.handling);
+  return {
+    manners: MANNERS.filter((manner) => all.some(({ manners }) => manners.includes(manner))),
+    notWith: TREATMENTS.filter((treatment) => all.some(({ notWith }) => notWith.includes(treatment))),
+    sure,
   };
 }
 
@@ -85,12 +130,14 @@ function mixedDay(shares: readonly Part[]): DayNeed {
 }
 
 function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
+  const resters = shares.filter(({ taxon }) => taxon.rest.trigger !== 'none');
   const resting = (month: number) => meanOf(shares, ({ rest }) => (rest.months.includes(month) ? 1 : 0));
-  const months = ALL_MONTHS.filter((month) => resting(month) >= 0.5);
-  const largest = shares.find(({ taxon }) => taxon.rest.trigger !== 'none')?.taxon.rest;
+  // At exactly one half two different rests would run into one of both lengths.
+  const least = resters.length === 1 ? 0.5 - 1e-9 : 0.5 + 1e-9;
+  const months = ALL_MONTHS.filter((month) => resting(month) > least);
+  const [largest] = resters;
   if (months.length === 0 || !largest)
     return {
-      ...shares[0]!.taxon.rest,
       trigger: 'none',
       months: [],
       lightShare,
@@ -98,13 +145,20 @@ function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
       nightC: null,
       water: 'usual',
       feed: 'usual',
+      school: 'taper',
+      isObligate: false,
+      sure,
     };
   return {
-    ...largest,
+    ...largest.taxon.rest,
     months,
     lightShare,
     dayC: meanOf(shares, ({ rest, warmth }) => rest.dayC ?? warmth.dayFrom),
     nightC: meanOf(shares, ({ rest, warmth }) => rest.nightC ?? warmth.nightFrom),
+    // The part of it that never rests is not left dry.
+    water: WATERS[Math.floor(meanOf(shares, ({ rest }) => WATERS.indexOf(rest.water)))]!,
+    school: 'taper',
+    isObligate: meanOf(shares, ({ rest }) => (rest.isObligate ? 1 : 0)) > 0.5,
   };
 }
 

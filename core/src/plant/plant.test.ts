@@ -32,6 +32,7 @@ const rester: Taxon = {
     water: 'none',
     feed: 'none',
     school: 'hard',
+    isObligate: false,
     sure: 'practice',
   },
 };
@@ -74,6 +75,7 @@ describe('a hybrid', () => {
           'Hybrid',
           'h',
         );
+        expect(mixed.warmth.lowest).toBeGreaterThanOrEqual(Math.min(rester.warmth.lowest, bright.warmth.lowest));
         for (const key of FIGURE_KEYS) {
           const [low, high] = [figureOf(rester, key), figureOf(bright, key)].sort((p, q) => p - q) as [number, number];
           expect(figureOf(mixed, key)).toBeGreaterThanOrEqual(low - 1e-9);
@@ -101,10 +103,47 @@ describe('a hybrid', () => {
       'H',
       'h',
     );
-    for (const key of FIGURE_KEYS) {
+    for (const key of FIGURE_KEYS)
       expect(figureOf(one, key)).toBeCloseTo((figureOf(shade, key) + figureOf(bright, key)) / 2, 9);
-      expect(figureOf(other, key)).toBeCloseTo(figureOf(one, key), 9);
-    }
+    expect(other).toEqual(one);
+  });
+
+  it('is as tender, and its water must be as pure, as any parent of a quarter or more asks', () => {
+    const tender: Taxon = {
+      ...bright,
+      id: 'tender',
+      warmth: { ...bright.warmth, lowest: 14 },
+      water: { ...bright.water, mostDissolvedPpm: 60, minds: ['lime'], wetLeaves: 'never' },
+    };
+    const of = (share: number) =>
+      mixOf(
+        [
+          { taxon: shade, share: 1 - share },
+          { taxon: tender, share },
+        ],
+        'H',
+        'h',
+      );
+    expect(of(0.3).warmth.lowest).toBe(14);
+    expect(of(0.3).water).toMatchObject({ mostDissolvedPpm: 60, minds: ['lime'], wetLeaves: 'never' });
+    expect(of(0.1).warmth.lowest).toBeCloseTo(10.4, 9);
+    expect(of(0.1).water.minds).toEqual([]);
+  });
+
+  it('half of which never rests is not left dry, and two different rests do not run into one', () => {
+    const even = (taxon: Taxon, other: Taxon) =>
+      mixOf(
+        [
+          { taxon, share: 0.5 },
+          { taxon: other, share: 0.5 },
+        ],
+        'H',
+        'h',
+      ).rest;
+    expect(even(rester, bright)).toMatchObject({ months: [1, 2, 11, 12], water: 'less', isObligate: false });
+    const summer: Taxon = { ...rester, id: 'summer', rest: { ...rester.rest, months: [2, 6, 7] } };
+    expect(even(rester, summer).months).toEqual([2]);
+    expect(even(summer, rester)).toEqual(even(rester, summer));
   });
 
   it('of one parent is that parent', () => {
@@ -193,11 +232,39 @@ describe('traits', () => {
     );
   });
 
-  it('make a variegated plant want more light than its plain sister and burn sooner', () => {
-    const { taxon } = withTraits(bright, ['variegated']);
-    expect(taxon.light.thrivesFrom).toBeGreaterThan(bright.light.thrivesFrom);
-    expect(taxon.light.scorches).toBeLessThan(bright.light.scorches);
-    expect(taxon.light.peakPpfd).toBeLessThan(bright.light.peakPpfd);
+  it('make a variegated plant of the shade want more light than its plain sister, and any burn sooner', () => {
+    for (const plain of [shade, bright]) {
+      const { light } = withTraits(plain, ['variegated']).taxon;
+      expect(light.thrivesTo).toBeLessThan(plain.light.thrivesTo);
+      expect(light.scorches).toBeLessThan(plain.light.scorches);
+      expect(light.peakPpfd).toBeLessThan(plain.light.peakPpfd);
+    }
+    expect(withTraits(shade, ['variegated']).taxon.light.thrivesFrom).toBeGreaterThan(shade.light.thrivesFrom);
+    expect(withTraits(bright, ['variegated']).taxon.light.thrivesFrom).toBe(bright.light.thrivesFrom);
+  });
+
+  it('let dark leaves bear less light, and a wax or wool coat more', () => {
+    expect(withTraits(bright, ['dark-leaved']).taxon.light.peakPpfd).toBeLessThan(bright.light.peakPpfd);
+    expect(withTraits(shade, ['silvered']).taxon.light.peakPpfd).toBeGreaterThan(shade.light.peakPpfd);
+  });
+
+  it('that the whole kind shows are in its figures already, and not counted again', () => {
+    const storing = {
+      ...shade,
+      care: { ...shade.care, waterAtShare: 0.05 },
+      moisture: { ...shade.moisture, survives: 15 },
+    };
+    const sunny = { ...bright, light: { ...bright.light, peakPpfd: 1600 } };
+    const furry = { ...shade, water: { ...shade.water, wetLeaves: 'never' as const } };
+    for (const [taxon, trait] of [
+      [storing, 'thick-leaved'],
+      [sunny, 'silvered'],
+      [furry, 'felted'],
+    ] as const) {
+      const seen = withTraits(taxon, [trait]);
+      expect(seen.taxon).toEqual(taxon);
+      expect(seen.rules.join()).toMatch(/already/);
+    }
   });
 
   it('ask moving air for felted leaves, moister air for mounted and thin ones, drier for thick', () => {
@@ -262,9 +329,52 @@ describe('the season', () => {
     }
   });
 
-  it('is put off by buds and flowers, and not asked of the young or the weak', () => {
-    for (const stage of ['in-bud', 'in-bloom', 'seedling', 'cutting', 'just-arrived'] as const)
+  it('is put off by buds and flowers, not asked of the young, and kept by those that arrive or recover in it', () => {
+    for (const stage of ['in-bud', 'in-bloom', 'seedling', 'cutting'] as const)
       expect(new Set(phases({ stage }))).toEqual(new Set(['growing']));
+    for (const stage of ['just-arrived', 'recovering'] as const) {
+      expect(phases({ stage })).toEqual(phases());
+      expect(yearTargets(plant({ stage }), rester, ways())[0]!.water).toBe('none');
+    }
+  });
+
+  it('makes no plant hardier than it is', () => {
+    const cold: Taxon = { ...rester, rest: { ...rester.rest, dayC: 6, nightC: 1 } };
+    for (const { warmth } of yearTargets(plant(), cold, ways({ school: 'hard' }))) {
+      expect(warmth.lowest).toBe(cold.warmth.lowest);
+      expect(warmth.nightFrom).toBeGreaterThanOrEqual(warmth.lowest);
+    }
+  });
+
+  it('of a bulb that sleeps warm in summer wants it warmer than growth does', () => {
+    const bulb: Taxon = {
+      ...rester,
+      warmth: { ...rester.warmth, lowest: 2, nightFrom: 5, nightTo: 12, dayFrom: 10, dayTo: 18 },
+      rest: { ...rester.rest, trigger: 'after-bloom', months: [6, 7, 8], dayC: 24, nightC: 17 },
+    };
+    const targets = yearTargets(plant(), bulb, ways());
+    expect(targets[6]!.warmth.dayFrom).toBeGreaterThan(targets[2]!.warmth.dayTo);
+    expect(targets[6]!.warmth.dayTo).toBeLessThanOrEqual(bulb.warmth.highest);
+  });
+
+  it('that a plant dies without is not left out, whatever the school', () => {
+    const bound: Taxon = { ...rester, rest: { ...rester.rest, isObligate: true } };
+    for (const school of SCHOOLS) {
+      const [january] = yearTargets(plant(), bound, ways({ school }));
+      expect(january).toMatchObject({ phase: 'resting', water: 'none' });
+    }
+    expect(yearTargets(plant(), bound, ways({ school: 'grow-on' }))[0]!.seasonRule).toMatch(/would die without/);
+  });
+
+  it('is as deep as it is stated by its own school, and not softened twice', () => {
+    const gentle: Taxon = { ...rester, rest: { ...rester.rest, school: 'taper', water: 'little' } };
+    expect(yearTargets(plant(), gentle, ways())[0]).toMatchObject({ water: 'little' });
+    expect(yearTargets(plant(), gentle, ways())[0]!.light.thrivesFrom).toBeCloseTo(0.6 * gentle.light.thrivesFrom, 9);
+  });
+
+  it('does not turn round at the equator, where no half of the year is winter', () => {
+    expect(phases({}, 'hard', -1)).toEqual(phases({}, 'hard', 1));
+    expect(phases({}, 'hard', -30)).not.toEqual(phases({}, 'hard', 30));
   });
 
   it('goes less deep by the gentle school than by the hard one, and not at all by the third', () => {
@@ -300,7 +410,23 @@ describe('what the grower saw', () => {
       'resting',
       'resting',
     ]);
-    expect([1, 2].map((number) => month(early, number))).toEqual(['growing', 'growing']);
+    expect([1, 2].map((number) => month(early, number))).toEqual(['waking', 'growing']);
+  });
+
+  it('of a living stone’s new leaves brings no water: they come out of the old ones at rest', () => {
+    const stone: Taxon = {
+      ...rester,
+      care: { ...rester.care, habit: 'stone' },
+      rest: { ...rester.rest, trigger: 'dry', months: [12, 1, 2, 3], isObligate: true },
+    };
+    const targets = yearTargets(plant({ growthState: 'new-leaf', stateSeenOn: '2026-01-10' }), stone, ways());
+    expect([0, 1, 2].map((i) => targets[i]!.water)).toEqual(['none', 'none', 'none']);
+    expect(targets[0]!.seasonRule).toMatch(/out of the old ones/);
+  });
+
+  it('that growth was finished early is followed by one rest and one waking', () => {
+    const seen = phases({ growthState: 'finished', stateSeenOn: '2026-08-15' });
+    expect([1, 2, 3, 4].map((number) => month(seen, number))).toEqual(['waking', 'growing', 'growing', 'growing']);
   });
 
   it('rests a plant seen at rest, even one that knows no rest', () => {
@@ -315,7 +441,39 @@ describe('the target', () => {
     const targets = yearTargets(plant(), shortDay, ways());
     expect(targets[9]).toMatchObject({ phase: 'inducing', day: { maxH: 11 } });
     expect(targets[9]!.rules.join()).toMatch(/unbroken; a lamp or a room light/);
-    expect(targets[5]!.day.maxH).toBeGreaterThanOrEqual(18);
+    // The sun's own longest day, twilight with it, is none too long.
+    expect(targets[5]!.day.maxH).toBeGreaterThan(17);
+    expect(targets[11]!.day.maxH).toBe(16);
+  });
+
+  it('keeps seed and seedlings moist, and cuttings of plants that store water dry', () => {
+    const share = (stage: Stage, taxon: Taxon) => yearTargets(plant({ stage }), taxon, ways())[5]!;
+    expect(share('seed', bright).waterAtShare).toBeGreaterThanOrEqual(0.7);
+    expect(share('juvenile', bright).waterAtShare).toBeGreaterThan(bright.care.waterAtShare);
+    const storing: Taxon = {
+      ...bright,
+      care: { ...bright.care, waterAtShare: 0.05 },
+      moisture: { ...bright.moisture, survives: 10, thrivesFrom: 25 },
+    };
+    for (const stage of ['cutting', 'recovering'] as const)
+      expect(share(stage, storing).moisture.thrivesFrom).toBe(storing.moisture.thrivesFrom);
+    expect(share('cutting', storing).waterAtShare).toBe(0.05);
+    expect(share('cutting', storing).rules.join()).toMatch(/skin/);
+    expect(share('seed', storing).waterAtShare).toBeGreaterThanOrEqual(0.7);
+  });
+
+  it('lets a plant have no more sun than it is used to: half an hour more with each week here', () => {
+    const sunny: Taxon = { ...bright, light: { ...bright.light, sunHoursFresh: 1, sunHoursUsed: 6 } };
+    const sun = (given: Parameters<typeof plant>[0] & { arrivedOn?: string }) =>
+      yearTargets({ ...plant(given), arrivedOn: given?.arrivedOn ?? null }, sunny, ways({ year: 2026 })).map(
+        ({ light }) => light.sunHoursUsed,
+      );
+    expect(sun({ stage: 'just-arrived' })[6]).toBe(1);
+    const came = sun({ arrivedOn: '2026-05-15' });
+    expect(came[4]).toBe(1);
+    expect(came[5]).toBeCloseTo(1 + 0.5 * (31 / 7), 6);
+    expect([came[7], came[0]]).toEqual([6, 6]);
+    expect(new Set(sun({ arrivedOn: '2024-05-15' }))).toEqual(new Set([6]));
   });
 
   it('aims within the band, never outside it', () => {

@@ -39,22 +39,30 @@ export const SCHOOL_WORDS: Readonly<
   },
 };
 
-/** Stages in which a plant is not asked to rest. */
-const NEVER_RESTS: ReadonlySet<Stage> = new Set([
-  'seed',
-  'cutting',
-  'rooted-cutting',
-  'seedling',
-  'just-arrived',
-  'recovering',
-]);
+/** Stages in which a plant is not asked to rest; one that has just arrived or recovers keeps its season. */
+const NEVER_RESTS: ReadonlySet<Stage> = new Set(['seed', 'cutting', 'rooted-cutting', 'seedling']);
 const BLOOMING: ReadonlySet<Stage> = new Set(['in-bud', 'in-bloom']);
 
-/** How deep a month goes: in the rest itself, and in the months before and after it. */
-const DEPTHS: Readonly<Record<Exclude<School, 'grow-on'>, { readonly rest: number; readonly edge: number }>> = {
-  hard: { rest: 1, edge: 0.4 },
-  taper: { rest: 0.7, edge: 0.35 },
-};
+/** How deep the months before and after a rest go, where the rest itself is 1. */
+const EDGE_DEPTH = 0.4;
+/** How deep a gentle taper takes a rest that most take hard. */
+const SOFTENED_DEPTH = 0.7;
+
+/**
+ * The school a plant is rested by: one that dies without its rest is not kept growing, whatever its home's ways.
+ */
+export function schoolFor({ rest }: Pick<Taxon, 'rest'>, asked: School | null): School {
+  const school = asked ?? rest.school;
+  if (school !== 'grow-on' || !rest.isObligate) return school;
+  return rest.school === 'grow-on' ? 'taper' : rest.school;
+}
+
+/** Nearer to the equator than this, degrees, no half of the year is winter: the calendar is not turned round there. */
+const TROPIC_DEG = 10;
+
+/** The month on a plant's own, northern calendar. */
+export const monthOfSeason = (month: number, latitude: number): number =>
+  Math.abs(latitude) < TROPIC_DEG ? month : seasonalMonth(month, latitude);
 
 /** What was seen rules for its month and the two after it; then the calendar is asked again. */
 export const SEEN_RULES_MONTHS = 3;
@@ -68,23 +76,28 @@ const after = (month: number, by: number) => ((month - 1 + by + 120) % 12) + 1;
 /**
  * Twelve months of a plant's season, January first.
  * @param latitude of the home: south of the equator the taxon's months are taken half a year away
- * @param school how it is rested
+ * @param asked how it is to be rested, where it bears that
  */
-export function seasonOf(plant: Grower, taxon: Taxon, latitude: number, school: School): SeasonMonth[] {
+export function seasonOf(plant: Grower, taxon: Taxon, latitude: number, asked: School): SeasonMonth[] {
   const { rest } = taxon;
+  const school = schoolFor(taxon, asked);
   const calendar = new Map<number, { phase: SeasonPhase; rule: string }>();
   if (NEVER_RESTS.has(plant.stage)) {
     for (let month = 1; month <= 12; month++)
       calendar.set(month, { phase: 'growing', rule: 'At this stage it is not asked to rest' });
   } else {
     for (let month = 1; month <= 12; month++) calendar.set(month, byCalendar(rest, month, latitude, school));
+    if (school !== asked) {
+      for (const [month, { phase, rule }] of calendar)
+        if (phase === 'resting') calendar.set(month, { phase, rule: `${rule}; ${NEEDS_REST}` });
+    }
     if (BLOOMING.has(plant.stage)) {
       for (const [month, { phase }] of calendar) {
         if (phase !== 'growing')
           calendar.set(month, { phase: 'growing', rule: 'In bud or bloom: its rest waits until the flowers are over' });
       }
     }
-    applySeen(calendar, plant, rest, latitude);
+    applySeen(calendar, plant, taxon);
   }
   return Array.from(calendar, ([month, { phase, rule }]) => seasonMonth(month, phase, rule, rest, school)).sort(
     (p, q) => p.month - q.month,
@@ -98,7 +111,7 @@ function byCalendar(
   school: School,
 ): { phase: SeasonPhase; rule: string } {
   if (rest.trigger === 'none') return { phase: 'growing', rule: 'It knows no rest' };
-  const resting = (when: number) => rest.months.includes(seasonalMonth(when, latitude));
+  const resting = (when: number) => rest.months.includes(monthOfSeason(when, latitude));
   if (school === 'grow-on') {
     return {
       phase: 'growing',
@@ -110,6 +123,8 @@ function byCalendar(
   if (resting(after(month, -1))) return { phase: 'waking', rule: 'Rest is over: it is led out of it' };
   return { phase: 'growing', rule: 'Its season of growth' };
 }
+
+const NEEDS_REST = 'it would die without, so it is not kept growing';
 
 const TRIGGER_WORDS: Readonly<Record<RestNeed['trigger'], string>> = {
   none: 'none',
@@ -127,15 +142,20 @@ const SEEN_WORDS: Readonly<Record<Exclude<GrowthState, 'by-season'>, string>> = 
   resting: 'You saw it at rest',
 };
 
+/** Living stones and their kin grow each new pair of leaves out of the old one, dry, in the middle of their rest. */
+const leavesWhileResting = ({ rest, care }: Taxon) => care.habit === 'stone' && rest.trigger === 'dry';
+
 /** What the grower saw rules over the calendar. */
-function applySeen(
-  calendar: Map<number, { phase: SeasonPhase; rule: string }>,
-  plant: Grower,
-  rest: RestNeed,
-  latitude: number,
-): void {
+function applySeen(calendar: Map<number, { phase: SeasonPhase; rule: string }>, plant: Grower, taxon: Taxon): void {
+  const { rest } = taxon;
   const { growthState, stateSeenOn } = plant;
   if (growthState === 'by-season') return;
+  if (growthState === 'new-leaf' && leavesWhileResting(taxon)) {
+    for (const [month, { phase, rule }] of calendar)
+      if (phase === 'resting')
+        calendar.set(month, { phase, rule: `${rule}; its new leaves come out of the old ones, without water` });
+    return;
+  }
   const words = SEEN_WORDS[growthState];
   const seenIn = stateSeenOn ? Number(stateSeenOn.slice(5, 7)) : null;
   const ruled =
@@ -165,26 +185,29 @@ function applySeen(
   put(start, 'tapering', `${words}: it is led into rest`);
   const length = Math.max(rest.months.length, 2);
   for (let i = 1; i <= length; i++) put(after(start, i), 'resting', `${words}: it rests from then`);
-  // The rest that was taken early is not taken twice.
+  put(after(start, length + 1), 'waking', 'Rest is over: it is led out of it');
+  // The rest that was taken early is not taken twice, nor is it led in or out of again.
   for (let month = 1; month <= 12; month++) {
     const since = (month - start + 12) % 12;
-    if (since > length && since < 12 - 3 && rest.months.includes(seasonalMonth(month, latitude)))
+    if (since > length + 1 && since < 12 - 3 && calendar.get(month)!.phase !== 'growing')
       put(month, 'growing', 'Its rest came early this year');
   }
 }
 
 function seasonMonth(month: number, phase: SeasonPhase, rule: string, rest: RestNeed, school: School): SeasonMonth {
-  // A plant seen at rest rests though its home's school is not to.
-  const { rest: deep, edge } = DEPTHS[school === 'grow-on' ? 'taper' : school];
-  const depth = phase === 'growing' ? 0 : phase === 'resting' ? deep : edge;
+  // What is stated of a rest is how its own school takes it; a gentler one takes a hard rest less deep.
+  const softened = school === 'taper' && rest.school === 'hard' && !rest.isObligate;
+  const deepest = softened ? SOFTENED_DEPTH : 1;
+  const depth = phase === 'growing' ? 0 : phase === 'resting' ? deepest : deepest * EDGE_DEPTH;
+  // A plant seen at rest that knows none drinks less all the same.
   const driest = WATERS.indexOf(rest.trigger === 'none' ? 'less' : rest.water);
-  const allowed = school === 'hard' ? driest : Math.min(driest, WATERS.indexOf('little'));
+  const steps = phase === 'resting' ? driest - (softened && driest > 1 ? 1 : 0) : Math.round(EDGE_DEPTH * driest);
   return {
     month,
     phase,
     depth,
     lightShare: 1 - depth * (1 - rest.lightShare),
-    water: WATERS[Math.round(depth * allowed)]!,
+    water: WATERS[phase === 'growing' ? 0 : steps]!,
     // Salts gather round roots that do not drink: nothing is fed at rest, whatever the school.
     feed: phase === 'resting' ? 'none' : FEEDS[Math.ceil(depth)]!,
     longestDayH: phase === 'resting' && rest.trigger === 'short-days' ? RESTING_DAY_H : null,

@@ -1,6 +1,7 @@
 /** What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the grower's ways. */
 import type { LightAim, Plant, Stage } from '../facts';
-import { seasonOf, type SeasonMonth, type SeasonPhase } from './season';
+import { halfDayMinutes, sunEquatorial } from '../sun';
+import { monthOfSeason, schoolFor, seasonOf, type SeasonMonth, type SeasonPhase } from './season';
 import {
   seasonalMonth,
   type DayNeed,
@@ -41,6 +42,8 @@ export interface Ways {
   /** Null follows what is usual for the taxon. */
   readonly school: School | null;
   readonly aim: LightAim;
+  /** The year the months are of, where it is known: a plant that came in it is still getting used to the sun. */
+  readonly year?: number;
 }
 
 interface StageShift {
@@ -48,6 +51,10 @@ interface StageShift {
   readonly peak: number;
   readonly moistureUp: number;
   readonly warmthFloor: number;
+  /** At least this share of the water in its soil is left when it is watered again. */
+  readonly waterAtLeast: number;
+  /** Or so much more than for a grown plant. */
+  readonly waterUp: number;
   readonly rule: string;
 }
 
@@ -58,41 +65,53 @@ const STAGE_SHIFTS: Partial<Record<Stage, StageShift>> = {
     peak: 0.5,
     moistureUp: 15,
     warmthFloor: 2,
-    rule: 'Seed: less than half the light, moister air, 2 K warmer',
+    waterAtLeast: 0.75,
+    waterUp: 0,
+    rule: 'Seed: less than half the light, moister air, 2 K warmer, and never dry',
   },
   cutting: {
     light: 0.5,
     peak: 0.5,
     moistureUp: 20,
     warmthFloor: 2,
-    rule: 'Cutting without roots: half the light, air 20 points moister, 2 K warmer',
+    waterAtLeast: 0.6,
+    waterUp: 0,
+    rule: 'Cutting without roots: half the light, air 20 points moister, 2 K warmer, evenly moist',
   },
   'rooted-cutting': {
     light: 0.7,
     peak: 0.7,
     moistureUp: 10,
     warmthFloor: 1,
-    rule: 'Rooted cutting: seven tenths of the light, air 10 points moister',
+    waterAtLeast: 0.4,
+    waterUp: 0,
+    rule: 'Rooted cutting: seven tenths of the light, air 10 points moister, never wholly dry',
   },
   seedling: {
     light: 0.7,
     peak: 0.7,
     moistureUp: 10,
     warmthFloor: 1,
-    rule: 'Seedling: seven tenths of the light, air 10 points moister',
+    waterAtLeast: 0.5,
+    waterUp: 0,
+    rule: 'Seedling: seven tenths of the light, air 10 points moister, never dry',
   },
   juvenile: {
     light: 0.85,
     peak: 0.9,
     moistureUp: 5,
     warmthFloor: 0,
-    rule: 'Juvenile: a little less light, air 5 points moister',
+    waterAtLeast: 0,
+    waterUp: 0.1,
+    rule: 'Juvenile: a little less light, air 5 points moister, watered a little sooner',
   },
   recovering: {
     light: 0.6,
     peak: 0.6,
     moistureUp: 10,
     warmthFloor: 1,
+    waterAtLeast: 0,
+    waterUp: 0,
     rule: 'Recovering: six tenths of the light, air 10 points moister',
   },
   'just-arrived': {
@@ -100,12 +119,64 @@ const STAGE_SHIFTS: Partial<Record<Stage, StageShift>> = {
     peak: 0.6,
     moistureUp: 5,
     warmthFloor: 0,
-    rule: 'Just arrived: six tenths of the light until it has settled',
+    waterAtLeast: 0,
+    waterUp: 0,
+    rule: 'Just arrived: six tenths of the light until it has settled, and no more sun than it bears fresh',
   },
 };
 
-/** Four hours of dark are needed even by plants that thrive in the longest days. */
-const LONGEST_DAY_H = 20;
+/** The same for plants that store water in leaf or stem: moist air rots them sooner than dry air dries them. */
+const STORING_SHIFTS: Partial<Record<Stage, Partial<StageShift>>> = {
+  cutting: {
+    moistureUp: 0,
+    waterAtLeast: 0,
+    rule: 'Cutting of a plant that stores water: half the light, 2 K warmer; dry, in dry air, until the cut has a skin',
+  },
+  'rooted-cutting': {
+    moistureUp: 0,
+    waterAtLeast: 0.15,
+    rule: 'Rooted cutting of a plant that stores water: seven tenths of the light, a sip when it is nearly dry',
+  },
+  seedling: {
+    moistureUp: 10,
+    waterAtLeast: 0.3,
+    rule: 'Seedling of a plant that stores water: seven tenths of the light, just moist in its first year',
+  },
+  juvenile: { moistureUp: 0, waterUp: 0.05, rule: 'Juvenile: a little less light, watered a little sooner' },
+  recovering: { moistureUp: 0, rule: 'Recovering: six tenths of the light, in dry air' },
+  'just-arrived': { moistureUp: 0 },
+};
+
+/** A plant that is let dry this far and lives in air this dry stores its water. */
+const STORING = { waterAtShare: 0.15, survivesRh: 30 } as const;
+
+export const storesWater = ({ care, moisture }: Pick<Taxon, 'care' | 'moisture'>): boolean =>
+  care.waterAtShare <= STORING.waterAtShare && moisture.survives <= STORING.survivesRh;
+
+function shiftAt(stage: Stage, taxon: Taxon): StageShift | undefined {
+  const shift = STAGE_SHIFTS[stage];
+  return shift && storesWater(taxon) ? { ...shift, ...STORING_SHIFTS[stage] } : shift;
+}
+
+/** More direct sun a plant bears with each week in it, hours a day: how growers harden plants off. */
+const SUN_A_WEEK_H = 0.5;
+
+/**
+ * Direct sun that a plant bears while it is still getting used to it, hours a day.
+ * @param weeks since it came, 0 and more
+ */
+export const sunWhenUsed = ({ sunHoursFresh, sunHoursUsed }: LightNeed, weeks: number): number =>
+  Math.min(sunHoursUsed, sunHoursFresh + SUN_A_WEEK_H * weeks);
+
+/** The sun below this height no longer lengthens the day for a plant, degrees: civil twilight. */
+const DUSK_DEG = -6;
+const MID_MONTH = 15;
+
+/** Hours from dawn to dusk in the middle of a month; no plant is harmed by the days of its own sky. */
+function naturalDayH(month: number, latitude: number): number {
+  const { declinationDeg } = sunEquatorial(Date.UTC(2026, seasonalMonth(month, latitude) - 1, MID_MONTH, 12));
+  return (2 * halfDayMinutes(Math.abs(latitude), declinationDeg, DUSK_DEG)) / 60;
+}
 
 function scaledLight(light: LightNeed, share: number, peakShare: number): LightNeed {
   return {
@@ -132,16 +203,21 @@ function moister(moisture: MoistureNeed, points: number): MoistureNeed {
 /** Depth of rest from which warmth is that of full rest. */
 const FULL_REST_DEPTH = 0.7;
 
-/** Toward rest everything a plant tolerates while growing is still tolerated; only what it wants moves. */
+/**
+ * Toward rest a plant wants other days and nights: cooler ones in winter, warm dry ones for a bulb in summer. What it
+ * survives does not move: rest makes no plant hardier than it is.
+ */
 function restingWarmth(warmth: WarmthNeed, { dayC, nightC }: Taxon['rest'], depth: number): WarmthNeed {
   const share = Math.min(1, depth / FULL_REST_DEPTH);
-  const toward = (usual: number, resting: number | null) =>
-    resting === null ? usual : usual + share * (Math.min(usual, resting) - usual);
+  const toward = (usual: number, resting: number | null) => {
+    const wanted = resting === null ? usual : usual + share * (resting - usual);
+    return Math.max(warmth.lowest, Math.min(warmth.highest, wanted));
+  };
   const dayFrom = toward(warmth.dayFrom, dayC === null ? null : dayC - 3);
   const dayTo = toward(warmth.dayTo, dayC === null ? null : dayC + 5);
   const nightFrom = toward(warmth.nightFrom, nightC === null ? null : nightC - 3);
   const nightTo = toward(warmth.nightTo, nightC === null ? null : nightC + 4);
-  return { ...warmth, lowest: Math.min(warmth.lowest, nightFrom - 2), dayFrom, dayTo, nightFrom, nightTo };
+  return { ...warmth, dayFrom, dayTo: Math.max(dayFrom, dayTo), nightFrom, nightTo: Math.max(nightFrom, nightTo) };
 }
 
 /** Aiming low or high takes three fifths of the band in which a plant thrives. */
@@ -165,15 +241,17 @@ const FEED_SHARES: Readonly<Record<Feed, number>> = { usual: 1, less: 0.5, none:
 /** A plant that grows on through the dark months wants its day lengthened to this, hours. */
 const GROW_ON_DAY_H = 12;
 
-type Grower = Pick<Plant, 'stage' | 'growthState'> & Partial<Pick<Plant, 'stateSeenOn'>>;
+type Grower = Pick<Plant, 'stage' | 'growthState'> & Partial<Pick<Plant, 'stateSeenOn' | 'arrivedOn'>>;
 
 /**
  * Twelve months of a plant's targets, January first, for a taxon as it is known of this plant (mixed, corrected, with
  * its traits).
  */
 export function yearTargets(plant: Grower, taxon: Taxon, ways: Ways): Target[] {
-  const school = ways.school ?? taxon.rest.school;
-  return seasonOf(plant, taxon, ways.latitude, school).map((season) => monthTarget(plant, taxon, season, ways, school));
+  const school = schoolFor(taxon, ways.school);
+  return seasonOf(plant, taxon, ways.latitude, ways.school ?? taxon.rest.school).map((season) =>
+    monthTarget(plant, taxon, season, ways, school),
+  );
 }
 
 /** What a month's needs come to so far, and the rules that made them so. */
@@ -182,19 +260,20 @@ interface Needs {
   readonly warmth: WarmthNeed;
   readonly moisture: MoistureNeed;
   readonly day: DayNeed;
+  readonly waterAtShare: number;
   readonly rules: readonly string[];
 }
 
 function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Ways, school: School): Target {
   const { month } = season;
   const inducing = isInducing(plant, taxon, month, ways.latitude);
-  const staged = atStage(aimedNeeds(taxon, ways.aim), plant.stage);
+  const staged = fresh(atStage(aimedNeeds(taxon, ways, month), plant.stage, taxon), plant, month, ways);
   const seasoned = inSeason(staged, plant, taxon, season);
   const grownOn =
-    school === 'grow-on' && season.depth === 0 && taxon.rest.months.includes(seasonalMonth(month, ways.latitude))
+    school === 'grow-on' && season.depth === 0 && taxon.rest.months.includes(monthOfSeason(month, ways.latitude))
       ? keptGrowing(seasoned)
       : seasoned;
-  const { light, day, warmth, moisture, rules } = inducing ? induced(grownOn) : grownOn;
+  const { light, day, warmth, moisture, waterAtShare, rules } = inducing ? induced(grownOn) : grownOn;
   const setsBuds = inducing && season.phase !== 'resting';
   const rootless = ROOTLESS.has(plant.stage);
   const feed: Feed = rootless ? 'none' : season.feed;
@@ -207,7 +286,7 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Way
     moisture,
     air: taxon.care.air,
     water: season.water,
-    waterAtShare: taxon.care.waterAtShare * WATER_SHARES[season.water],
+    waterAtShare: waterAtShare * WATER_SHARES[season.water],
     feed,
     feedPpmN: taxon.care.feedPpmN * FEED_SHARES[feed],
     phase: setsBuds ? 'inducing' : season.phase,
@@ -216,20 +295,21 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Way
   };
 }
 
-function aimedNeeds({ light, warmth, moisture, day }: Taxon, aim: LightAim): Needs {
+function aimedNeeds({ light, warmth, moisture, day, care }: Taxon, { aim, latitude }: Ways, month: number): Needs {
   const rule = AIM_RULES[aim];
   return {
     light: aimed(light, aim),
     warmth,
     moisture,
-    // Beyond induction a long day harms no plant, so long as a night is left.
-    day: { ...day, maxH: Math.max(day.maxH, LONGEST_DAY_H) },
+    // Lamps that burn longer than its longest useful day do it no good; the sun's own day does it no harm.
+    day: { ...day, maxH: Math.max(day.maxH, naturalDayH(month, latitude)) },
+    waterAtShare: care.waterAtShare,
     rules: rule ? [rule] : [],
   };
 }
 
-function atStage(needs: Needs, stage: Stage): Needs {
-  const shift = STAGE_SHIFTS[stage];
+function atStage(needs: Needs, stage: Stage, taxon: Taxon): Needs {
+  const shift = shiftAt(stage, taxon);
   if (!shift) return needs;
   const { warmth } = needs;
   return {
@@ -241,9 +321,29 @@ function atStage(needs: Needs, stage: Stage): Needs {
       dayFrom: Math.min(warmth.dayTo - 1, warmth.dayFrom + shift.warmthFloor),
       nightFrom: Math.min(warmth.nightTo - 1, warmth.nightFrom + shift.warmthFloor),
     },
+    waterAtShare: Math.min(WETTEST, Math.max(shift.waterAtLeast, needs.waterAtShare + shift.waterUp)),
     rules: [...needs.rules, shift.rule],
   };
 }
+
+/** No pot is watered while it holds more of its water than this share. */
+const WETTEST = 0.9;
+
+/** A plant that came this year is used to no more sun than its weeks here have taught it. */
+function fresh(needs: Needs, { stage, arrivedOn }: Grower, month: number, { year }: Ways): Needs {
+  const { light } = needs;
+  if (stage === 'just-arrived') return { ...needs, light: { ...light, sunHoursUsed: light.sunHoursFresh } };
+  if (!arrivedOn || year === undefined || Number(arrivedOn.slice(0, 4)) !== year) return needs;
+  const weeks = (Date.UTC(year, month - 1, MID_MONTH) - Date.parse(`${arrivedOn}T00:00:00Z`)) / WEEK_MS;
+  const sunHoursUsed = sunWhenUsed(light, Math.max(0, weeks));
+  // Months before it came are told as those of the next year, when it is used to its place.
+  if (weeks < -WEEKS_A_MONTH || sunHoursUsed === light.sunHoursUsed) return needs;
+  const rule = `Came ${Math.max(0, Math.round(weeks))} weeks before: ${sunHoursUsed.toFixed(1)} h of sun, half an hour more each week`;
+  return { ...needs, light: { ...light, sunHoursUsed }, rules: [...needs.rules, rule] };
+}
+
+const WEEK_MS = 7 * 24 * 3600 * 1000;
+const WEEKS_A_MONTH = 2;
 
 function inSeason(needs: Needs, plant: Grower, taxon: Taxon, season: SeasonMonth): Needs {
   const awake = plant.growthState === 'by-season' ? needs : { ...needs, rules: [...needs.rules, season.rule] };
@@ -303,6 +403,6 @@ function isInducing({ stage }: Grower, { day }: Taxon, month: number, latitude: 
   return (
     day.kind !== 'neutral' &&
     (stage === 'adult' || stage === 'in-bud') &&
-    day.inductionMonths.includes(seasonalMonth(month, latitude))
+    day.inductionMonths.includes(monthOfSeason(month, latitude))
   );
 }

@@ -1,5 +1,6 @@
 /** How what is seen of a plant shifts its needs against its taxon's: one stated rule for each trait. */
 import type { Trait } from '../facts';
+import { storesWater } from './target';
 import { RISING, figureOf, withFigure, type Figure, type Taxon } from '../taxon';
 
 interface TraitRule {
@@ -12,21 +13,39 @@ interface TraitRule {
   readonly air?: 'gentle';
   /** Traits that cannot hold together with it. */
   readonly not: readonly Trait[];
+  /** Whether the figures of a kind count it in already, because all of the kind look so. */
+  readonly isKnownOf?: (taxon: Taxon) => boolean;
+  /** Figures that it shifts only in plants of the shade: those of the sun get enough as they are. */
+  readonly shadeOnly?: readonly Figure[];
 }
+
+/** A plant that thrives from less than this is one of the shade, mol a day. */
+const SHADE_DLI = 8;
+/** Kinds that bear this much at noon do so with a coat of wax or wool, umol m-2 s-1. */
+const COATED_PEAK = 1300;
 
 /** Common practice of growers; shown wherever a rule acts. */
 export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
   variegated: {
     word: 'Variegated',
-    rule: 'Variegated: needs a quarter more light than its plain sister, and burns sooner',
+    rule: 'White or yellow parts: in the shade it needs a quarter more light than its plain sister; it wants less at the top, and the white burns first',
     times: {
       'light.survives': 1.3,
       'light.thrivesFrom': 1.25,
-      'light.scorches': 0.85,
-      'light.peakPpfd': 0.85,
-      'light.sunHoursUsed': 0.7,
-      'light.sunHoursFresh': 0.7,
+      'light.thrivesTo': 0.9,
+      'light.scorches': 0.8,
+      'light.peakPpfd': 0.8,
+      'light.sunHoursUsed': 0.6,
+      'light.sunHoursFresh': 0.6,
     },
+    shadeOnly: ['light.survives', 'light.thrivesFrom'],
+    not: [],
+  },
+  'dark-leaved': {
+    word: 'Dark red or nearly black leaves',
+    rule: 'Dark leaves: they warm up in the sun and take in more of it, so they bear a sixth less at noon',
+    times: { 'light.peakPpfd': 0.85, 'light.scorches': 0.9, 'light.sunHoursUsed': 0.8 },
+    isKnownOf: ({ handling }) => handling.manners.includes('dark-leaved'),
     not: [],
   },
   felted: {
@@ -34,19 +53,22 @@ export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
     rule: 'Felted leaves: moist still air spots and rots them, so the air must move',
     plus: { 'moisture.tooMoistStill': -8 },
     air: 'gentle',
+    isKnownOf: ({ water }) => water.wetLeaves === 'never',
     not: [],
   },
   silvered: {
-    word: 'Silvery or powdered leaves',
-    rule: 'Silvery leaves: the coat throws light back, so it tolerates a sixth more at noon and half an hour more sun',
+    word: 'A white coat of wax, wool or scales',
+    rule: 'A white coat throws light back, so it bears a sixth more at noon and half an hour more sun; silver markings in the leaf do not',
     times: { 'light.peakPpfd': 1.15, 'light.scorches': 1.1 },
     plus: { 'light.sunHoursUsed': 0.5 },
+    isKnownOf: ({ light }) => light.peakPpfd >= COATED_PEAK,
     not: [],
   },
   'thick-leaved': {
     word: 'Thick, firm leaves',
     rule: 'Thick leaves: they hold water, so drier air and a drier pot will do',
     plus: { 'moisture.survives': -8, 'moisture.thrivesFrom': -8, 'care.waterAtShare': -0.1 },
+    isKnownOf: storesWater,
     not: ['thin-leaved'],
   },
   'thin-leaved': {
@@ -91,9 +113,11 @@ export function withTraits(
   traits: readonly Trait[],
 ): { readonly taxon: Taxon; readonly rules: readonly string[] } {
   let shifted = taxon;
-  for (const trait of traits) {
-    const { times = {}, plus = {}, air } = TRAIT_RULES[trait];
+  const counted = traits.filter((trait) => !TRAIT_RULES[trait].isKnownOf?.(taxon));
+  for (const trait of counted) {
+    const { times = {}, plus = {}, air, shadeOnly = [] } = TRAIT_RULES[trait];
     for (const [figure, factor] of Object.entries(times) as [Figure, number][]) {
+      if (taxon.light.thrivesFrom >= SHADE_DLI && shadeOnly.includes(figure)) continue;
       shifted = withFigure(shifted, figure, figureOf(shifted, figure) * factor);
     }
     for (const [figure, by] of Object.entries(plus) as [Figure, number][]) {
@@ -102,7 +126,11 @@ export function withTraits(
     }
     if (air && shifted.care.air === 'still') shifted = { ...shifted, care: { ...shifted.care, air } };
   }
-  return { taxon: inOrder(shifted), rules: traits.map((trait) => TRAIT_RULES[trait].rule) };
+  const rules = traits.map((trait) => {
+    const { word, rule } = TRAIT_RULES[trait];
+    return counted.includes(trait) ? rule : `${word}: its whole kind is so, and its figures count that in already`;
+  });
+  return { taxon: inOrder(shifted), rules };
 }
 
 /** Shifts may make bands cross: an upper figure is lifted to the one below it. */

@@ -41,7 +41,7 @@ export function* homeAnswers(
   const plants: PlantAnswer[] = [];
   for (const [i, plant] of facts.plants.entries()) {
     if (i % PLANTS_A_STEP === 0) yield SPOTS_SHARE + ((1 - SPOTS_SHARE) * i) / facts.plants.length;
-    plants.push(plantAnswer(engine, facts, plant, { conditions, free }));
+    plants.push(plantAnswer(engine, facts, plant, { year, conditions, free }));
   }
   return { year, ...step.value, plants };
 }
@@ -59,12 +59,14 @@ function conditionsOf({ spots }: SpotAnswers): Conditions {
 }
 
 interface Places {
+  readonly year: number;
   readonly conditions: Conditions;
   readonly free: ReadonlyMap<string, HomeFacts['spots'][number]>;
 }
 
-function plantAnswer(engine: HomeEngine, facts: HomeFacts, plant: Plant, { conditions, free }: Places): PlantAnswer {
-  const targets = engine.targetsOf(facts, plant);
+function plantAnswer(engine: HomeEngine, facts: HomeFacts, plant: Plant, places: Places): PlantAnswer {
+  const { year, conditions, free } = places;
+  const targets = engine.targetsOf(facts, plant, year);
   if (targets.length === 0) return { plantId: plant.id, targets, fit: null, bestFree: null };
   const here = (plant.spotId !== null && conditions.get(plant.spotId)) || null;
   return {

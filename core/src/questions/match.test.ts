@@ -12,7 +12,7 @@ const conditions = new Map(answers.spots.map((spot) => [spot.spotId, spot.condit
 const [shadePlant, sunPlant] = smallHome.plants as [Plant, Plant];
 const question = (plant: Plant, facts: HomeFacts = smallHome) => ({
   plant,
-  targets: plantTargets(facts, plant, smallKnowledge),
+  targets: plantTargets(facts, plant, smallKnowledge, 2026),
   spots: facts.spots,
   conditions,
   plants: facts.plants,
@@ -52,7 +52,7 @@ describe('ranking', () => {
   });
 
   it('judges a spot as the year’s fit there does', () => {
-    const targets = plantTargets(smallHome, sunPlant, smallKnowledge);
+    const targets = plantTargets(smallHome, sunPlant, smallKnowledge, 2026);
     for (const { spotId, whole } of rankSpots(question(sunPlant)))
       expect(whole).toBeCloseTo(fitOfSpot(targets, conditions.get(spotId)!).whole, 9);
   });
@@ -61,7 +61,7 @@ describe('ranking', () => {
     const best = (plant: Plant, facts: HomeFacts = smallHome) => {
       const taken = new Set(facts.plants.map((other) => other.spotId));
       const free = new Map(facts.spots.filter((spot) => !taken.has(spot.id)).map((spot) => [spot.id, spot]));
-      return bestFreeSpot(plant, plantTargets(facts, plant, smallKnowledge), conditions, free);
+      return bestFreeSpot(plant, plantTargets(facts, plant, smallKnowledge, 2026), conditions, free);
     };
     expect(best(sunPlant)!.spotId).toBe('bright');
     expect(best({ ...sunPlant, heightCm: 300 })).toBeNull();
@@ -73,7 +73,7 @@ describe('ranking', () => {
   });
 
   it('offers a spot that has become free since the last time', () => {
-    const targets = plantTargets(smallHome, sunPlant, smallKnowledge);
+    const targets = plantTargets(smallHome, sunPlant, smallKnowledge, 2026);
     const freed = (...ids: string[]) =>
       new Map(smallHome.spots.filter(({ id }) => ids.includes(id)).map((s) => [s.id, s]));
     const best = (...ids: string[]) => bestFreeSpot(sunPlant, targets, conditions, freed(...ids))?.spotId;

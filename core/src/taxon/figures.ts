@@ -42,6 +42,7 @@ export const FIGURES = {
   'rest.lightShare': figure('Light at rest, share of usual', 'share', 0, 1),
   'care.waterAtShare': figure('Water left in the pot when it is watered again', 'share', 0, 1),
   'care.feedPpmN': figure('Nitrogen at each feed', 'ppm', 0, 300),
+  'water.mostDissolvedPpm': figure('Most dissolved solids in its water', 'ppm', 1, 2000),
   'care.matureHeightCm': figure('Height full grown', 'cm', 1, 600),
   'care.matureWidthCm': figure('Width full grown', 'cm', 1, 400),
 } as const satisfies Record<string, FigureKind>;
@@ -49,7 +50,7 @@ export const FIGURES = {
 export type Figure = keyof typeof FIGURES;
 export const FIGURE_KEYS = Object.keys(FIGURES) as Figure[];
 
-type Block = 'light' | 'day' | 'warmth' | 'moisture' | 'rest' | 'care';
+type Block = 'light' | 'day' | 'warmth' | 'moisture' | 'rest' | 'care' | 'water';
 
 function placeOf(key: Figure): [Block, string] {
   const [block, field] = key.split('.') as [Block, string];

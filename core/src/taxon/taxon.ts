@@ -69,6 +69,8 @@ export interface RestNeed {
   readonly feed: Feed;
   /** The school by which most growers rest it; a home or a plant may follow another. */
   readonly school: School;
+  /** Whether it dies, soon or within a few years, of being kept from its rest. */
+  readonly isObligate: boolean;
   readonly sure: Certainty;
 }
 
@@ -95,6 +97,84 @@ export interface CareNeed {
   readonly habit: 'upright' | 'rosette' | 'trailing' | 'climbing' | 'clump' | 'epiphyte' | 'tree' | 'stone';
   /** Air movement it wants at least. */
   readonly air: 'still' | 'gentle' | 'brisk';
+  readonly sure: Certainty;
+}
+
+/** What it bears of water, besides how much. */
+export interface WaterNeed {
+  /** Most dissolved solids it bears in its water for good, ppm: rain has about 10, hard tap water 300 and more. */
+  readonly mostDissolvedPpm: number;
+  readonly minds: readonly WaterFault[];
+  readonly wetLeaves: WetLeaves;
+  /** How fast it dries a pot, beside others of its size in the same light. */
+  readonly dries: 'slow' | 'medium' | 'fast';
+  /** Leaf over the ground it covers. */
+  readonly leafArea: 'small' | 'medium' | 'large';
+  /** When it breathes: those that open by night hardly drink by day. */
+  readonly stomataOpen: 'by-day' | 'by-night' | 'either';
+  readonly sure: Certainty;
+}
+
+export const WATER_FAULTS = ['lime', 'fluoride', 'salt'] as const;
+export type WaterFault = (typeof WATER_FAULTS)[number];
+
+/** What wet leaves or a wet crown do, in falling order of caution. */
+export const WET_LEAVES = ['never', 'dry-by-night', 'any-time'] as const;
+export type WetLeaves = (typeof WET_LEAVES)[number];
+
+export const BUD_SETTERS = [
+  'cool-nights',
+  'cold-rest',
+  'dry-rest',
+  'long-nights',
+  'long-days',
+  'bright-light',
+  'age',
+] as const;
+export type BudSetter = (typeof BUD_SETTERS)[number];
+
+export interface BloomHabit {
+  /** Months in which it blooms indoors, northern calendar; empty where it hardly does. */
+  readonly months: readonly number[];
+  readonly setBy: readonly BudSetter[];
+  /** Usual days from a visible bud to the open flower; null where it is not known. */
+  readonly daysFromBud: number | null;
+  readonly sure: Certainty;
+}
+
+export const WAYS_OF_INCREASE = [
+  'division',
+  'stem-cutting',
+  'leaf-cutting',
+  'offsets',
+  'runners',
+  'layering',
+  'plantlets',
+  'seed',
+  'spores',
+  'grafting',
+] as const;
+export type WayOfIncrease = (typeof WAYS_OF_INCREASE)[number];
+
+/** How it is increased at home, the usual way first. */
+export interface IncreaseHabit {
+  readonly ways: readonly WayOfIncrease[];
+  /** Days until a cutting or division holds its soil, in growth and warmth; null where none is taken. */
+  readonly daysToRoot: number | null;
+  readonly sure: Certainty;
+}
+
+export const MANNERS = ['brittle', 'climbs', 'hangs', 'roots-into-walls', 'dark-leaved'] as const;
+export type Manner = (typeof MANNERS)[number];
+
+export const TREATMENTS = ['oil', 'soap', 'alcohol', 'copper', 'leaf-shine', 'warm-bath'] as const;
+export type Treatment = (typeof TREATMENTS)[number];
+
+/** How it behaves in a room, and what must not be done to it. */
+export interface Handling {
+  readonly manners: readonly Manner[];
+  /** Treatments it does not bear. */
+  readonly notWith: readonly Treatment[];
   readonly sure: Certainty;
 }
 
@@ -138,8 +218,35 @@ export interface Taxon {
   readonly moisture: MoistureNeed;
   readonly rest: RestNeed;
   readonly care: CareNeed;
+  readonly water: WaterNeed;
+  readonly bloom: BloomHabit;
+  readonly increase: IncreaseHabit;
+  readonly handling: Handling;
   readonly hazard: Hazard;
 }
+
+/** The parts of what is known of a taxon that each say how sure they are. */
+export const KNOWN_BLOCKS = [
+  'light',
+  'day',
+  'warmth',
+  'moisture',
+  'rest',
+  'care',
+  'water',
+  'bloom',
+  'increase',
+  'handling',
+] as const;
+export type KnownBlock = (typeof KNOWN_BLOCKS)[number];
+
+/** The same figures as conclusions from a relative. */
+export const inferredFrom = (taxon: Taxon): Taxon => ({
+  ...taxon,
+  ...(Object.fromEntries(
+    KNOWN_BLOCKS.map((block) => [block, { ...taxon[block], sure: 'inferred' as const }]),
+  ) as unknown as Pick<Taxon, KnownBlock>),
+});
 
 /** What grows on the calendar of the other hemisphere: a month half a year away. Months are 1..12. */
 export function seasonalMonth(month: number, latitude: number): number {
