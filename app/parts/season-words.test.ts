@@ -1,7 +1,7 @@
 /** A year of targets told in stretches. */
 import { yearTargets, type School } from '@dulvan/core';
 import { knowledge } from '@dulvan/catalogue';
-import { spanWords, stretchesOf } from './season-words';
+import { monthsWords, runsOf, spanWords, stretchesOf } from './season-words';
 
 const cactus = knowledge.taxon('mammillaria-hahniana')!;
 const targets = (school: School, latitude = 50) =>
@@ -31,4 +31,11 @@ it('tells a year without change as one stretch', () => {
   expect(stretchesOf(fern)).toHaveLength(1);
   expect(spanWords(stretchesOf(fern)[0]!.months)).toBe('All year');
   expect(spanWords([6])).toBe('June');
+});
+
+it('tells months in runs, one over the new year whole', () => {
+  expect(runsOf([1, 2, 6, 12])).toEqual([[6], [12, 1, 2]]);
+  expect(monthsWords([3, 4, 5, 9])).toBe('March to May, September');
+  expect(monthsWords([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])).toBe('All year');
+  expect(monthsWords([])).toBe('no month');
 });

@@ -40,3 +40,22 @@ export function spanWords(months: readonly number[]): string {
   const first = monthName(months[0]!);
   return months.length === 1 ? first : `${first} to ${monthName(months[months.length - 1]!)}`;
 }
+
+/** Months in runs, the one that holds December and January whole: 11, 12, 1, then 6. Months are 1..12. */
+export function runsOf(months: readonly number[]): number[][] {
+  const held = new Set(months);
+  if (held.size === 12) return [Array.from({ length: 12 }, (_, i) => i + 1)];
+  const next = (month: number) => (month % 12) + 1;
+  return [...held]
+    .filter((month) => !held.has(((month + 10) % 12) + 1))
+    .sort((p, q) => p - q)
+    .map((first) => {
+      const run = [first];
+      for (let month = next(first); held.has(month); month = next(month)) run.push(month);
+      return run;
+    });
+}
+
+/** "March to October, December"; "no month". */
+export const monthsWords = (months: readonly number[]): string =>
+  runsOf(months).map(spanWords).join(', ') || 'no month';

@@ -27,6 +27,8 @@ interface Row {
 }
 
 const linear = (from: number, to: number) => (value: number) => Math.max(0, Math.min(1, (value - from) / (to - from)));
+/** Hours of a day, to the half. */
+const tidyHours = (hours: number) => Math.round(2 * hours) / 2;
 /** Light spans from moss to desert: its root brings both onto one drawing. */
 const rooted = (to: number) => (value: number) => Math.sqrt(Math.max(0, Math.min(1, value / to)));
 
@@ -48,7 +50,7 @@ function rowsOf(targets: readonly Target[]): readonly Row[] {
       word: 'Day length',
       scale: linear(6, 24),
       bandOf: ({ day }) => ({ edges: [day.minH, day.minH, day.maxH, day.maxH] }),
-      words: ({ day }) => (day.maxH >= 20 ? `at least ${day.minH} h` : `${day.minH} to ${day.maxH} h`),
+      words: ({ day }) => (day.maxH >= 20 ? `at least ${day.minH} h` : `${day.minH} to ${tidyHours(day.maxH)} h`),
     },
     {
       factor: 'warmth',
@@ -87,9 +89,11 @@ interface Given {
   readonly targets: readonly Target[];
   readonly month: number;
   readonly onMonth: (month: number) => void;
+  /** Months in which it blooms; none where that is not told. */
+  readonly bloom?: readonly number[];
 }
 
-export function YearBands({ targets, month, onMonth }: Given) {
+export function YearBands({ targets, month, onMonth, bloom = [] }: Given) {
   const [width, setWidth] = useState(0);
   const units = useUnits();
   const now = targets[month - 1]!;
@@ -98,8 +102,8 @@ export function YearBands({ targets, month, onMonth }: Given) {
     <View style={{ gap: SPACE.xs }}>
       <MonthSlider month={month} onMonth={onMonth} />
       <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ gap: SPACE.xs }}>
-        <Small>{`${monthName(month)}: ${PHASE_WORD[now.phase]}`}</Small>
-        {width > 0 ? <SeasonStrip targets={targets} width={width} /> : null}
+        <Small>{`${monthName(month)}: ${PHASE_WORD[now.phase]}${bloom.includes(month) ? ', blooms' : ''}`}</Small>
+        {width > 0 ? <SeasonStrip targets={targets} width={width} bloom={bloom} /> : null}
         {rows.map((row) => (
           <View key={row.word}>
             <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
@@ -110,7 +114,9 @@ export function YearBands({ targets, month, onMonth }: Given) {
           </View>
         ))}
       </View>
-      <Small>Filled: where it thrives. The thin line: what it tolerates.</Small>
+      <Small>
+        {`Filled: where it thrives. The thin line: what it tolerates.${bloom.length > 0 ? ' Five petals: it blooms.' : ''}`}
+      </Small>
       <View role="list" aria-label="Its year, stretch by stretch" style={{ gap: 2, paddingTop: SPACE.xs }}>
         {stretchesOf(targets).map(({ months, phase, rule }) => (
           <View key={months[0]} role="listitem">
@@ -123,8 +129,18 @@ export function YearBands({ targets, month, onMonth }: Given) {
   );
 }
 
+interface StripGiven {
+  readonly targets: readonly Target[];
+  readonly width: number;
+  readonly bloom: readonly number[];
+}
+
+/** Petals of the mark for bloom, and how far they stand from its middle. */
+const PETALS = [0, 1, 2, 3, 4].map((petal) => (petal / 5) * 2 * Math.PI);
+const PETAL_AWAY = 4;
+
 /** Height tells the phase: full at rest, falling into it, rising out of it, a dot where buds are set; growth is left clear. */
-function SeasonStrip({ targets, width }: { readonly targets: readonly Target[]; readonly width: number }) {
+function SeasonStrip({ targets, width, bloom }: StripGiven) {
   const ink = useInk();
   const cell = width / 12;
   return (
@@ -144,6 +160,20 @@ function SeasonStrip({ targets, width }: { readonly targets: readonly Target[]; 
           return <Circle key={month} cx={x + cell / 2} cy={SEASON_HEIGHT / 2} r={4} fill={ink.factor['day-length']} />;
         return null;
       })}
+      {bloom.map((month) => (
+        <G key={month} x={(month - 0.5) * cell} y={SEASON_HEIGHT / 2}>
+          {PETALS.map((turn) => (
+            <Circle
+              key={turn}
+              cx={PETAL_AWAY * Math.sin(turn)}
+              cy={-PETAL_AWAY * Math.cos(turn)}
+              r={2.4}
+              fill={ink.sheet}
+              stroke={ink.ink}
+            />
+          ))}
+        </G>
+      ))}
     </Svg>
   );
 }

@@ -1,8 +1,11 @@
 /** One taxon: what decides success, whom it harms, its year as bands, what it is mistaken for, every figure. */
 import { groups, knowledge, lookAlikes, namesAbroad } from '@dulvan/catalogue';
 import {
+  ALL_MONTHS,
   SCHOOLS,
   SCHOOL_WORDS,
+  monthOfSeason,
+  schoolFor,
   waysOf,
   yearTargets,
   type HomeFacts,
@@ -28,6 +31,8 @@ import { Hazards } from '../../parts/hazards';
 import { useMonth } from '../../parts/use-month';
 import { NotHere } from '../../parts/not-here';
 import { FiguresTable } from '../../parts/figures-table';
+import { Habits, Temper } from './habits';
+import { LightHere } from './light-here';
 import { OwnTaxonCare } from './own-taxon';
 
 export function TaxonScreen({ taxonId }: { readonly taxonId: string }) {
@@ -47,8 +52,12 @@ function TaxonView({ facts, known }: TaxonGiven) {
   return (
     <Page>
       <Names facts={facts} known={known} />
-      <Body>{taxon.key}</Body>
       <Hazards hazard={taxon.hazard} />
+      <View>
+        <Heading>What decides success</Heading>
+        <Body>{taxon.key}</Body>
+        <Temper taxon={taxon} />
+      </View>
       {rules.map((rule) => (
         <Small key={rule}>→ {rule}</Small>
       ))}
@@ -63,6 +72,7 @@ function TaxonView({ facts, known }: TaxonGiven) {
       <Rule />
       <Year facts={facts} taxon={taxon} />
       <DayLength taxon={taxon} />
+      <Habits taxon={taxon} bloomHere={bloomHere(taxon, facts.home.latitude)} />
       <LookAlikes taxon={taxon} />
       <Rule />
       <EveryFigure known={known} />
@@ -92,17 +102,20 @@ function Names({ facts, known: { taxon, origin } }: TaxonGiven) {
 }
 
 /** The year as bands, by the school of rest that is chosen. */
-function Year({ facts: { home }, taxon }: { readonly facts: HomeFacts; readonly taxon: Taxon }) {
+function Year({ facts, taxon }: { readonly facts: HomeFacts; readonly taxon: Taxon }) {
+  const { home } = facts;
   const [month, setMonth] = useMonth();
   const [school, setSchool] = useState<School>(home.restSchool ?? taxon.rest.school);
   const targets = useMemo(
     () => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, { ...waysOf(home, null), school }),
     [taxon, home, school],
   );
+  const followed = schoolFor(taxon, school);
   return (
     <>
+      <LightHere facts={facts} targets={targets} />
       <Heading>Its year, full grown, in this home</Heading>
-      <YearBands targets={targets} month={month} onMonth={setMonth} />
+      <YearBands targets={targets} month={month} onMonth={setMonth} bloom={bloomHere(taxon, home.latitude)} />
       {taxon.rest.trigger === 'none' ? null : (
         <View style={{ gap: SPACE.xs }}>
           <Heading>How it is rested</Heading>
@@ -112,14 +125,24 @@ function Year({ facts: { home }, taxon }: { readonly facts: HomeFacts; readonly 
             onValue={(value) => setSchool(value as School)}
             choices={SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))}
           />
-          <Body>{SCHOOL_WORDS[school].does}</Body>
-          <Small>{`Why: ${SCHOOL_WORDS[school].reason}`}</Small>
+          {followed === school ? (
+            <>
+              <Body>{SCHOOL_WORDS[school].does}</Body>
+              <Small>{`Why: ${SCHOOL_WORDS[school].reason}`}</Small>
+            </>
+          ) : (
+            <Body>{`⚠ It dies when it is kept from its rest, so its year is drawn with ${SCHOOL_WORDS[followed].word.toLowerCase()} all the same.`}</Body>
+          )}
           <Small>{whereFrom(school, home.restSchool, taxon)}</Small>
         </View>
       )}
     </>
   );
 }
+
+/** The months of bloom on the calendar of a latitude. */
+const bloomHere = ({ bloom }: Taxon, latitude: number): number[] =>
+  ALL_MONTHS.filter((month) => bloom.months.includes(monthOfSeason(month, latitude)));
 
 function whereFrom(school: School, ofHome: School | null, taxon: Taxon): string {
   if (school !== (ofHome ?? taxon.rest.school))

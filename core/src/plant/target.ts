@@ -240,6 +240,8 @@ const WATER_SHARES: Readonly<Record<Water, number>> = { usual: 1, less: 0.6, lit
 const FEED_SHARES: Readonly<Record<Feed, number>> = { usual: 1, less: 0.5, none: 0 };
 /** A plant that grows on through the dark months wants its day lengthened to this, hours. */
 const GROW_ON_DAY_H = 12;
+/** And nights no colder than this, where its rest would be a dry one, °C. */
+const GROW_ON_NIGHT_C = 12;
 
 type Grower = Pick<Plant, 'stage' | 'growthState'> & Partial<Pick<Plant, 'stateSeenOn' | 'arrivedOn'>>;
 
@@ -271,7 +273,7 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Way
   const seasoned = inSeason(staged, plant, taxon, season);
   const grownOn =
     school === 'grow-on' && season.depth === 0 && taxon.rest.months.includes(monthOfSeason(month, ways.latitude))
-      ? keptGrowing(seasoned)
+      ? keptGrowing(seasoned, taxon)
       : seasoned;
   const { light, day, warmth, moisture, waterAtShare, rules } = inducing ? induced(grownOn) : grownOn;
   const setsBuds = inducing && season.phase !== 'resting';
@@ -371,11 +373,17 @@ function resting(needs: Needs, { rest }: Taxon, { depth, lightShare, rule }: Sea
   };
 }
 
-function keptGrowing(needs: Needs): Needs {
+function keptGrowing(needs: Needs, { rest }: Taxon): Needs {
+  const { day, warmth, rules } = needs;
+  const kept = { ...needs, day: { ...day, minH: Math.max(day.minH, GROW_ON_DAY_H) } };
+  const rule = `Kept growing through its rest: a day of at least ${GROW_ON_DAY_H} h`;
+  if (rest.water !== 'none' && rest.water !== 'little') return { ...kept, rules: [...rules, rule] };
+  // What others keep dry through the winter rots in cold wet soil.
+  const nightFrom = Math.max(warmth.nightFrom, Math.min(warmth.nightTo - 1, GROW_ON_NIGHT_C));
   return {
-    ...needs,
-    day: { ...needs.day, minH: Math.max(needs.day.minH, GROW_ON_DAY_H) },
-    rules: [...needs.rules, `Kept growing through its rest: a day of at least ${GROW_ON_DAY_H} h`],
+    ...kept,
+    warmth: { ...warmth, nightFrom },
+    rules: [...rules, `${rule}, nights of at least ${nightFrom} °C`],
   };
 }
 

@@ -1,0 +1,164 @@
+/** How a taxon lives besides its climate: its water, its bloom, how it is increased, how it is handled; each with how sure that is. */
+import type {
+  BudSetter,
+  Certainty,
+  KnownBlock,
+  Manner,
+  Taxon,
+  Treatment,
+  WaterFault,
+  WayOfIncrease,
+  WetLeaves,
+} from '@dulvan/core';
+import { View } from 'react-native';
+import { monthsWords } from '../../parts/season-words';
+import { SURE_WORD } from '../../parts/words';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small } from '../../ui/type';
+import { doesNotForgive, forgives } from './temper';
+
+const FAULT_WORD: Readonly<Record<WaterFault, string>> = { lime: 'lime', fluoride: 'fluoride', salt: 'salts' };
+const WET_WORD: Readonly<Record<WetLeaves, string>> = {
+  never: 'Keep its leaves and crown dry.',
+  'dry-by-night': 'Wet leaves must be dry by night.',
+  'any-time': 'Wet leaves do it no harm.',
+};
+const DRIES_WORD: Readonly<Record<Taxon['water']['dries'], string>> = {
+  slow: 'slower than most',
+  medium: 'as most do',
+  fast: 'faster than most',
+};
+const BREATH_WORD: Readonly<Record<Taxon['water']['stomataOpen'], string>> = {
+  'by-day': 'It drinks by day.',
+  'by-night': 'It breathes by night and drinks little by day.',
+  either: 'When water is short it breathes by night alone.',
+};
+const SETTER_WORD: Readonly<Record<BudSetter, string>> = {
+  'cool-nights': 'cool nights',
+  'cold-rest': 'a cold rest',
+  'dry-rest': 'a dry rest',
+  'long-nights': 'long, unbroken nights',
+  'long-days': 'long days',
+  'bright-light': 'bright light',
+  age: 'age',
+};
+const WAY_WORD: Readonly<Record<WayOfIncrease, string>> = {
+  division: 'division',
+  'stem-cutting': 'stem cuttings',
+  'leaf-cutting': 'leaf cuttings',
+  offsets: 'offsets',
+  runners: 'runners',
+  layering: 'layering',
+  plantlets: 'plantlets',
+  seed: 'seed',
+  spores: 'spores',
+  grafting: 'grafting',
+};
+const MANNER_WORD: Readonly<Record<Manner, string>> = {
+  brittle: 'It is brittle: leaves or stems break at a knock.',
+  climbs: 'It climbs: give it something to hold.',
+  hangs: 'It hangs: give it room below.',
+  'roots-into-walls': 'Its roots mark walls and paint.',
+  'dark-leaved': 'Its leaves are dark and warm up in the sun.',
+};
+const TREATMENT_WORD: Readonly<Record<Treatment, string>> = {
+  oil: 'oil',
+  soap: 'soap',
+  alcohol: 'alcohol',
+  copper: 'copper',
+  'leaf-shine': 'leaf shine',
+  'warm-bath': 'a warm bath',
+};
+
+const and = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]!}`;
+
+function waterLines({ water, care }: Taxon): string[] {
+  const minds = water.minds.map((fault) => FAULT_WORD[fault]);
+  return [
+    `At most ${water.mostDissolvedPpm} ppm dissolved in its water${minds.length > 0 ? `; it minds ${and(minds)}` : ''}.`,
+    `Watered again when ${Math.round(care.waterAtShare * 100)} % of the water in its pot is left; it dries a pot ${DRIES_WORD[water.dries]}.`,
+    BREATH_WORD[water.stomataOpen],
+    WET_WORD[water.wetLeaves],
+  ];
+}
+
+function bloomLines({ bloom }: Taxon, monthsHere: readonly number[]): string[] {
+  if (monthsHere.length === 0 && bloom.setBy.length === 0) return ['It is not kept for its flowers.'];
+  return [
+    monthsHere.length > 0
+      ? `Here it blooms ${monthsWords(monthsHere)}.`
+      : 'It blooms when it is ready, in no fixed month.',
+    ...(bloom.setBy.length > 0
+      ? [`Its buds are set by ${and(bloom.setBy.map((setter) => SETTER_WORD[setter]))}.`]
+      : []),
+    ...(bloom.daysFromBud === null ? [] : [`From a bud to the flower it takes about ${bloom.daysFromBud} days.`]),
+  ];
+}
+
+const increaseLines = ({ increase, care }: Taxon): string[] => [
+  `By ${and(increase.ways.map((way) => WAY_WORD[way]))}.`,
+  ...(increase.daysToRoot === null ? [] : [`Roots hold after about ${increase.daysToRoot} days in warmth.`]),
+  `It grows ${{ slow: 'slowly', medium: 'at a middling pace', fast: 'fast' }[care.growth]}, to about ${care.matureHeightCm} cm tall and ${care.matureWidthCm} cm wide.`,
+];
+
+const handlingLines = ({ handling }: Taxon): string[] => [
+  ...handling.manners.map((manner) => MANNER_WORD[manner]),
+  ...(handling.notWith.length > 0
+    ? [
+        `Against pests not with ${and(handling.notWith.map((treatment) => TREATMENT_WORD[treatment]))}; read the label of whatever you use.`,
+      ]
+    : []),
+];
+
+interface Given {
+  readonly taxon: Taxon;
+  /** Months of bloom on this home's calendar. */
+  readonly bloomHere: readonly number[];
+}
+
+export function Habits({ taxon, bloomHere }: Given) {
+  const blocks: readonly (readonly [string, readonly string[], KnownBlock])[] = [
+    ['Water', waterLines(taxon), 'water'],
+    ['Bloom', bloomLines(taxon, bloomHere), 'bloom'],
+    ['Increase', increaseLines(taxon), 'increase'],
+    ['Handling', handlingLines(taxon), 'handling'],
+  ];
+  return (
+    <View style={{ gap: SPACE.s }}>
+      {blocks
+        .filter(([, lines]) => lines.length > 0)
+        .map(([name, lines, block]) => (
+          <Block key={name} name={name} lines={lines} sure={taxon[block].sure} />
+        ))}
+    </View>
+  );
+}
+
+function Block({
+  name,
+  lines,
+  sure,
+}: {
+  readonly name: string;
+  readonly lines: readonly string[];
+  readonly sure: Certainty;
+}) {
+  return (
+    <View>
+      <Heading>{name}</Heading>
+      <Body>{lines.join(' ')}</Body>
+      <Small>{SURE_WORD[sure]}</Small>
+    </View>
+  );
+}
+
+export function Temper({ taxon }: { readonly taxon: Taxon }) {
+  const [mild, hard] = [forgives(taxon), doesNotForgive(taxon)];
+  return (
+    <View>
+      {mild.length > 0 ? <Body>{`It forgives ${and(mild)}.`}</Body> : null}
+      {hard.length > 0 ? <Body>{`It does not forgive ${and(hard)}.`}</Body> : null}
+    </View>
+  );
+}
