@@ -12,11 +12,10 @@ const taxon = (id: string) => knowledge.taxon(id)!;
 const targetsOf = (id: string): Target[] =>
   yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon(id), { latitude: 56, school: null, aim: 'whole' });
 
-const spot = (spotId: string, dlis: readonly number[]): SpotAnswer =>
-  ({
-    spotId,
-    conditions: dlis.map((dli, i) => ({ month: i + 1, dli, peakPpfd: 20 * dli }) as Condition),
-  }) as SpotAnswer;
+const spot = (spotId: string, dlis: readonly number[]) => ({
+  spotId,
+  conditions: dlis.map((dli, i) => ({ month: i + 1, dli, peakPpfd: 20 * dli }) as Condition),
+});
 
 describe('light in this home', () => {
   const winterDim = [1, 2, 5, 6, 7, 7, 7, 7, 6, 5, 2, 1];
