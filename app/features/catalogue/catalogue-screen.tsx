@@ -19,6 +19,9 @@ import { HEIGHT_OFFERS, HUMIDITY_OFFERS, LIGHT_OFFERS, NIGHT_OFFERS, filterOf, s
 const DRAFT = 'catalogue/filter';
 const EVERYTHING = 5000;
 
+/** A hybrid genus stands under its letter, not under the sign before it. */
+const unmarked = (name: string) => name.replace(/^× /, '');
+
 export function CatalogueScreen({ chosenId }: { readonly chosenId?: string }) {
   const wide = useIsWide();
   const search = useSearch();
@@ -48,7 +51,9 @@ function useSearch() {
   const text = draft.text ?? '';
   const filter = useMemo(() => filterOf(draft), [draft]);
   const rows = useMemo(() => {
-    const found = text.trim() ? finder.find(text, EVERYTHING) : [...taxa].sort((p, q) => p.name.localeCompare(q.name));
+    const found = text.trim()
+      ? finder.find(text, EVERYTHING)
+      : [...taxa].sort((p, q) => unmarked(p.name).localeCompare(unmarked(q.name)));
     return found.filter((taxon) => suits(taxon, filter));
   }, [taxa, finder, text, filter]);
   return {
