@@ -152,13 +152,16 @@ const NIGHT_MARGIN_H = 3;
 /** A day this much shorter or longer than the wanted one is worth nothing; growth tolerates a long day better than a short one. */
 const SHORT_DAY_MARGIN_H = 6;
 const LONG_DAY_MARGIN_H = 8;
+/** An evening's light beyond its longest useful day does a plant neither good nor harm, hours. */
+const LONG_DAY_BORNE_H = 2;
 const DAY_H = 24;
 
 function dayLengthScore(target: Target, c: Condition): number {
   const { minH, maxH } = target.day;
   const critical = DAY_H - maxH;
   if (needsLongNight(target)) return trapezoid(c.longestNightH, critical - NIGHT_MARGIN_H, critical, DAY_H, DAY_H);
-  return trapezoid(c.dayH, minH - SHORT_DAY_MARGIN_H, minH, maxH, maxH + LONG_DAY_MARGIN_H);
+  const borne = maxH + LONG_DAY_BORNE_H;
+  return trapezoid(c.dayH, minH - SHORT_DAY_MARGIN_H, minH, borne, borne + LONG_DAY_MARGIN_H);
 }
 
 function dayLengthFit(target: Target, c: Condition): FactorFit {
@@ -180,7 +183,7 @@ function dayLengthFit(target: Target, c: Condition): FactorFit {
     factor: 'day-length',
     aspect: 'day-length',
     score,
-    severity: judge(c.dayH, minH, maxH) === 'right' ? 'fine' : 'short',
+    severity: judge(c.dayH, minH, maxH + LONG_DAY_BORNE_H) === 'right' ? 'fine' : 'short',
     gets: c.dayH,
     wantsFrom: minH,
     wantsTo: maxH,
