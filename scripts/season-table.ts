@@ -59,5 +59,8 @@ for (const id of asked.length > 0 ? asked : TWENTY) {
   }
 }
 console.log(
-  '\nG growing, t tapering, R resting, w waking, B setting buds; water + usual, ~ less, . little, 0 none; nights from, °C; * the usual school',
+  [
+    '\nG growing, t tapering, R resting, w waking, B setting buds; water + usual, ~ less, . little, 0 none;',
+    'nights from, °C; * the usual school',
+  ].join(' '),
 );

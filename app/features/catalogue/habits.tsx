@@ -1,4 +1,4 @@
-/** How a taxon lives besides its climate: its water, its bloom, how it is increased, how it is handled; each with how sure that is. */
+/** How a taxon lives besides its climate: water, bloom, increase and handling, each with how sure that is. */
 import type {
   BudSetter,
   Certainty,
@@ -27,6 +27,11 @@ const DRIES_WORD: Readonly<Record<Taxon['water']['dries'], string>> = {
   slow: 'slower than most',
   medium: 'as most do',
   fast: 'faster than most',
+};
+const PACE_WORD: Readonly<Record<Taxon['care']['growth'], string>> = {
+  slow: 'slowly',
+  medium: 'at a middling pace',
+  fast: 'fast',
 };
 const BREATH_WORD: Readonly<Record<Taxon['water']['stomataOpen'], string>> = {
   'by-day': 'It drinks by day.',
@@ -77,7 +82,8 @@ function waterLines({ water, care }: Taxon): string[] {
   const minds = water.minds.map((fault) => FAULT_WORD[fault]);
   return [
     `At most ${water.mostDissolvedPpm} ppm dissolved in its water${minds.length > 0 ? `; it minds ${and(minds)}` : ''}.`,
-    `Watered again when ${Math.round(care.waterAtShare * 100)} % of the water in its pot is left; it dries a pot ${DRIES_WORD[water.dries]}.`,
+    `Watered again when ${Math.round(care.waterAtShare * 100)} % of the water in its pot is left.`,
+    `It dries a pot ${DRIES_WORD[water.dries]}.`,
     BREATH_WORD[water.stomataOpen],
     WET_WORD[water.wetLeaves],
   ];
@@ -99,7 +105,7 @@ function bloomLines({ bloom }: Taxon, monthsHere: readonly number[]): string[] {
 const increaseLines = ({ increase, care }: Taxon): string[] => [
   `By ${and(increase.ways.map((way) => WAY_WORD[way]))}.`,
   ...(increase.daysToRoot === null ? [] : [`Roots hold after about ${increase.daysToRoot} days in warmth.`]),
-  `It grows ${{ slow: 'slowly', medium: 'at a middling pace', fast: 'fast' }[care.growth]}, to about ${care.matureHeightCm} cm tall and ${care.matureWidthCm} cm wide.`,
+  `It grows ${PACE_WORD[care.growth]}, to about ${care.matureHeightCm} cm tall and ${care.matureWidthCm} cm wide.`,
 ];
 
 const handlingLines = ({ handling }: Taxon): string[] => [

@@ -66,7 +66,8 @@ export function LightHere({ facts, targets }: Given) {
     <View style={{ gap: SPACE.xs }}>
       <Heading>Its light</Heading>
       <Body>
-        {`Survives from ${mol(survives)} mol a day, thrives from ${mol(thrivesFrom)} to ${mol(thrivesTo)}, scorches above ${mol(scorches)}.`}
+        {`Survives from ${mol(survives)} mol a day, thrives from ${mol(thrivesFrom)} to ${mol(thrivesTo)}, `}
+        {`scorches above ${mol(scorches)}.`}
       </Body>
       {facts.spots.length === 0 ? (
         <Small>Where that is in your home can be said once a room has a spot.</Small>
@@ -90,7 +91,8 @@ function Places({ facts, targets, spots }: Given & { readonly spots: readonly Sp
   return (
     <View role="list" aria-label="Where its light is met in your home" style={{ gap: SPACE.xs }}>
       <Small>
-        {`Of your ${spots.length} spots ${thriving === 0 ? 'none has' : thriving === 1 ? 'one has' : `${thriving} have`} the light it thrives by for half of the year or more. The best, by light alone:`}
+        {`Of your ${spots.length} spots ${thriving} ${thriving === 1 ? 'has' : 'have'} the light it thrives by `}
+        {'for half of the year or more. The best, by light alone:'}
       </Small>
       {best.map((spot) => (
         <View key={spot.spotId} role="listitem">

@@ -131,7 +131,10 @@ function Year({ facts, taxon }: { readonly facts: HomeFacts; readonly taxon: Tax
               <Small>{`Why: ${SCHOOL_WORDS[school].reason}`}</Small>
             </>
           ) : (
-            <Body>{`⚠ It dies when it is kept from its rest, so its year is drawn with ${SCHOOL_WORDS[followed].word.toLowerCase()} all the same.`}</Body>
+            <Body>
+              {'⚠ It dies when it is kept from its rest, so its year is drawn with '}
+              {`${SCHOOL_WORDS[followed].word.toLowerCase()} all the same.`}
+            </Body>
           )}
           <Small>{whereFrom(school, home.restSchool, taxon)}</Small>
         </View>

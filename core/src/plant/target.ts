@@ -1,6 +1,7 @@
 /** What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the grower's ways. */
 import type { LightAim, Plant, Stage } from '../facts';
 import { halfDayMinutes, sunEquatorial } from '../sun';
+import { shiftAt } from './stage';
 import { monthOfSeason, schoolFor, seasonOf, type SeasonMonth, type SeasonPhase } from './season';
 import {
   seasonalMonth,
@@ -45,128 +46,6 @@ export interface Ways {
   /** The year the months are of, where it is known: a plant that came in it is still getting used to the sun. */
   readonly year?: number;
 }
-
-interface StageShift {
-  readonly light: number;
-  readonly peak: number;
-  readonly moistureUp: number;
-  readonly warmthFloor: number;
-  /** At least this share of the water in its soil is left when it is watered again. */
-  readonly waterAtLeast: number;
-  /** Or so much more than for a grown plant. */
-  readonly waterUp: number;
-  readonly rule: string;
-}
-
-/** How each stage shifts the needs of a grown plant. Common practice of growers; each rule is shown where it acts. */
-const STAGE_SHIFTS: Partial<Record<Stage, StageShift>> = {
-  seed: {
-    light: 0.4,
-    peak: 0.5,
-    moistureUp: 15,
-    warmthFloor: 2,
-    waterAtLeast: 0.75,
-    waterUp: 0,
-    rule: 'Seed: less than half the light, moister air, 2 K warmer, and never dry',
-  },
-  cutting: {
-    light: 0.5,
-    peak: 0.5,
-    moistureUp: 20,
-    warmthFloor: 2,
-    waterAtLeast: 0.6,
-    waterUp: 0,
-    rule: 'Cutting without roots: half the light, air 20 points moister, 2 K warmer, evenly moist',
-  },
-  'rooted-cutting': {
-    light: 0.7,
-    peak: 0.7,
-    moistureUp: 10,
-    warmthFloor: 1,
-    waterAtLeast: 0.4,
-    waterUp: 0,
-    rule: 'Rooted cutting: seven tenths of the light, air 10 points moister, never wholly dry',
-  },
-  seedling: {
-    light: 0.7,
-    peak: 0.7,
-    moistureUp: 10,
-    warmthFloor: 1,
-    waterAtLeast: 0.5,
-    waterUp: 0,
-    rule: 'Seedling: seven tenths of the light, air 10 points moister, never dry',
-  },
-  juvenile: {
-    light: 0.85,
-    peak: 0.9,
-    moistureUp: 5,
-    warmthFloor: 0,
-    waterAtLeast: 0,
-    waterUp: 0.1,
-    rule: 'Juvenile: a little less light, air 5 points moister, watered a little sooner',
-  },
-  recovering: {
-    light: 0.6,
-    peak: 0.6,
-    moistureUp: 10,
-    warmthFloor: 1,
-    waterAtLeast: 0,
-    waterUp: 0,
-    rule: 'Recovering: six tenths of the light, air 10 points moister',
-  },
-  'just-arrived': {
-    light: 0.6,
-    peak: 0.6,
-    moistureUp: 5,
-    warmthFloor: 0,
-    waterAtLeast: 0,
-    waterUp: 0,
-    rule: 'Just arrived: six tenths of the light until it has settled, and no more sun than it bears fresh',
-  },
-};
-
-/** The same for plants that store water in leaf or stem: moist air rots them sooner than dry air dries them. */
-const STORING_SHIFTS: Partial<Record<Stage, Partial<StageShift>>> = {
-  cutting: {
-    moistureUp: 0,
-    waterAtLeast: 0,
-    rule: 'Cutting of a plant that stores water: half the light, 2 K warmer; dry, in dry air, until the cut has a skin',
-  },
-  'rooted-cutting': {
-    moistureUp: 0,
-    waterAtLeast: 0.15,
-    rule: 'Rooted cutting of a plant that stores water: seven tenths of the light, a sip when it is nearly dry',
-  },
-  seedling: {
-    moistureUp: 10,
-    waterAtLeast: 0.3,
-    rule: 'Seedling of a plant that stores water: seven tenths of the light, just moist in its first year',
-  },
-  juvenile: { moistureUp: 0, waterUp: 0.05, rule: 'Juvenile: a little less light, watered a little sooner' },
-  recovering: { moistureUp: 0, rule: 'Recovering: six tenths of the light, in dry air' },
-  'just-arrived': { moistureUp: 0 },
-};
-
-/** A plant that is let dry this far and lives in air this dry stores its water. */
-const STORING = { waterAtShare: 0.15, survivesRh: 30 } as const;
-
-export const storesWater = ({ care, moisture }: Pick<Taxon, 'care' | 'moisture'>): boolean =>
-  care.waterAtShare <= STORING.waterAtShare && moisture.survives <= STORING.survivesRh;
-
-function shiftAt(stage: Stage, taxon: Taxon): StageShift | undefined {
-  const shift = STAGE_SHIFTS[stage];
-  return shift && storesWater(taxon) ? { ...shift, ...STORING_SHIFTS[stage] } : shift;
-}
-
-/** More direct sun a plant bears with each week in it, hours a day: how growers harden plants off. */
-const SUN_A_WEEK_H = 0.5;
-
-/**
- * Direct sun that a plant bears while it is still getting used to it, hours a day.
- * @param weeks since it came, 0 and more
- */
-export const sunWhenUsed = ({ sunHoursFresh, sunHoursUsed }: LightNeed, weeks: number): number =>
-  Math.min(sunHoursUsed, sunHoursFresh + SUN_A_WEEK_H * weeks);
 
 /** The sun below this height no longer lengthens the day for a plant, degrees: civil twilight. */
 const DUSK_DEG = -6;
@@ -331,6 +210,16 @@ function atStage(needs: Needs, stage: Stage, taxon: Taxon): Needs {
 /** No pot is watered while it holds more of its water than this share. */
 const WETTEST = 0.9;
 
+/** More direct sun a plant bears with each week in it, hours a day: how growers harden plants off. */
+const SUN_A_WEEK_H = 0.5;
+
+/**
+ * Direct sun that a plant bears while it is still getting used to it, hours a day.
+ * @param weeks since it came, 0 and more
+ */
+const sunWhenUsed = ({ sunHoursFresh, sunHoursUsed }: LightNeed, weeks: number): number =>
+  Math.min(sunHoursUsed, sunHoursFresh + SUN_A_WEEK_H * weeks);
+
 /** A plant that came this year is used to no more sun than its weeks here have taught it. */
 function fresh(needs: Needs, { stage, arrivedOn }: Grower, month: number, { year }: Ways): Needs {
   const { light } = needs;
@@ -340,7 +229,8 @@ function fresh(needs: Needs, { stage, arrivedOn }: Grower, month: number, { year
   const sunHoursUsed = sunWhenUsed(light, Math.max(0, weeks));
   // Months before it came are told as those of the next year, when it is used to its place.
   if (weeks < -WEEKS_A_MONTH || sunHoursUsed === light.sunHoursUsed) return needs;
-  const rule = `Came ${Math.max(0, Math.round(weeks))} weeks before: ${sunHoursUsed.toFixed(1)} h of sun, half an hour more each week`;
+  const came = `Came ${Math.max(0, Math.round(weeks))} weeks before`;
+  const rule = `${came}: ${sunHoursUsed.toFixed(1)} h of sun, half an hour more each week`;
   return { ...needs, light: { ...light, sunHoursUsed }, rules: [...needs.rules, rule] };
 }
 
@@ -393,7 +283,8 @@ function induced(needs: Needs): Needs {
   if (day.criticalNightH === null) return needs;
   const dayAtCritical = 24 - day.criticalNightH;
   if (day.kind === 'short') {
-    const rule = `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken; a lamp or a room light in the night starts the weeks anew`;
+    const nights = `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken`;
+    const rule = `${nights}; a lamp or a room light in the night starts the weeks anew`;
     return {
       ...needs,
       day: { ...day, minH: Math.min(day.minH, dayAtCritical - 2), maxH: dayAtCritical },

@@ -1,6 +1,6 @@
 /** How what is seen of a plant shifts its needs against its taxon's: one stated rule for each trait. */
 import type { Trait } from '../facts';
-import { storesWater } from './target';
+import { storesWater } from './stage';
 import { RISING, figureOf, withFigure, type Figure, type Taxon } from '../taxon';
 
 interface TraitRule {
@@ -28,7 +28,7 @@ const COATED_PEAK = 1300;
 export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
   variegated: {
     word: 'Variegated',
-    rule: 'White or yellow parts: in the shade it needs a quarter more light than its plain sister; it wants less at the top, and the white burns first',
+    rule: 'White or yellow parts: a plant of the shade needs a quarter more light, all bear less, and the white burns first',
     times: {
       'light.survives': 1.3,
       'light.thrivesFrom': 1.25,
@@ -58,7 +58,7 @@ export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
   },
   silvered: {
     word: 'A white coat of wax, wool or scales',
-    rule: 'A white coat throws light back, so it bears a sixth more at noon and half an hour more sun; silver markings in the leaf do not',
+    rule: 'A white coat throws light back: a sixth more at noon and half an hour more sun; silver in the leaf does not',
     times: { 'light.peakPpfd': 1.15, 'light.scorches': 1.1 },
     plus: { 'light.sunHoursUsed': 0.5 },
     isKnownOf: ({ light }) => light.peakPpfd >= COATED_PEAK,
