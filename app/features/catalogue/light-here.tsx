@@ -84,6 +84,8 @@ export function LightHere({ facts, targets }: Given) {
   );
 }
 
+const howMany = (spots: number) => (spots === 0 ? 'none has' : spots === 1 ? 'one has' : `${spots} have`);
+
 function Places({ facts, targets, spots }: Given & { readonly spots: readonly SpotAnswer[] }) {
   const names = new Map(facts.spots.map((spot) => [spot.id, spot.name]));
   const best = bestFirst(spots.map((spot) => spotBands(spot, targets))).slice(0, BEST_SPOTS);
@@ -91,7 +93,7 @@ function Places({ facts, targets, spots }: Given & { readonly spots: readonly Sp
   return (
     <View role="list" aria-label="Where its light is met in your home" style={{ gap: SPACE.xs }}>
       <Small>
-        {`Of your ${spots.length} spots ${thriving} ${thriving === 1 ? 'has' : 'have'} the light it thrives by `}
+        {`Of your ${spots.length} spots ${howMany(thriving)} the light it thrives by `}
         {'for half of the year or more. The best, by light alone:'}
       </Small>
       {best.map((spot) => (
