@@ -26,12 +26,14 @@ const celsius = z.number().min(-20).max(65);
 const blocks = {
   light: {
     survives: z.number().min(0.2).max(30),
+    keepsForm: z.number().min(0.2).max(40),
     thrivesFrom: z.number().max(40),
     thrivesTo: z.number().max(60),
     scorches: z.number().max(80),
     peakPpfd: z.number().min(50).max(2200),
     sunHoursFresh: z.number().min(0).max(16),
     sunHoursUsed: z.number().min(0).max(16),
+    reserveWeeks: z.number().min(1).max(200),
     sure: certainty,
   },
   day: {
@@ -72,6 +74,7 @@ const blocks = {
     feed: z.enum(FEEDS),
     school: z.enum(SCHOOLS),
     isObligate: z.boolean(),
+    needsWinter: z.boolean(),
     sure: certainty,
   },
   care: {

@@ -32,6 +32,7 @@ import { Pending } from '../../parts/pending';
 import { NotHere } from '../../parts/not-here';
 import { MendAction } from '../../parts/mend-action';
 import { FitYear } from './fit-year';
+import { LightOutlookView } from './light-outlook';
 import { Needs } from './needs';
 import { PlantMakeup } from './plant-makeup';
 import { PlantJournal } from './plant-journal';
@@ -120,6 +121,7 @@ function Verdict({ facts, plant, answer, month }: VerdictGiven) {
   return (
     <>
       {working}
+      {here ? <LightOutlookView facts={facts} targets={answer.targets} conditions={here.conditions} /> : null}
       {troubles.length === 0 ? <Body>It has all it wants, all year.</Body> : null}
       {troubles.slice(0, SHOWN_TROUBLES).map((trouble) => (
         <View

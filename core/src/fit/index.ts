@@ -3,3 +3,4 @@ export * from './fit';
 export * from './trapezoid';
 export * from './year';
 export * from './light-band';
+export * from './reserve';

@@ -242,12 +242,14 @@ export const shade: Taxon = {
   key: 'Grows in shade.',
   light: {
     survives: 1,
+    keepsForm: 1.5,
     thrivesFrom: 3,
     thrivesTo: 8,
     scorches: 12,
     peakPpfd: 300,
     sunHoursFresh: 0,
     sunHoursUsed: 1,
+    reserveWeeks: 20,
     sure: 'practice',
   },
   day: {
@@ -288,6 +290,7 @@ export const shade: Taxon = {
     feed: 'usual',
     school: 'taper',
     isObligate: false,
+    needsWinter: false,
     sure: 'practice',
   },
   care: {
@@ -329,7 +332,16 @@ const sun: Taxon = {
   ...shade,
   id: 'sun',
   name: 'Sol facilis',
-  light: { ...shade.light, survives: 4, thrivesFrom: 7, thrivesTo: 30, scorches: 45, peakPpfd: 1800, sunHoursUsed: 9 },
+  light: {
+    ...shade.light,
+    survives: 4,
+    keepsForm: 5,
+    thrivesFrom: 7,
+    thrivesTo: 30,
+    scorches: 45,
+    peakPpfd: 1800,
+    sunHoursUsed: 9,
+  },
 };
 
 const twelve = (value: number) => Array<number>(12).fill(value);

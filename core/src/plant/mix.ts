@@ -147,6 +147,7 @@ function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
       feed: 'usual',
       school: 'taper',
       isObligate: false,
+      needsWinter: false,
       sure,
     };
   return {
@@ -159,6 +160,7 @@ function mixedRest(shares: readonly Part[], lightShare: number): RestNeed {
     water: WATERS[Math.floor(meanOf(shares, ({ rest }) => WATERS.indexOf(rest.water)))]!,
     school: 'taper',
     isObligate: meanOf(shares, ({ rest }) => (rest.isObligate ? 1 : 0)) > 0.5,
+    needsWinter: meanOf(shares, ({ rest }) => (rest.needsWinter ? 1 : 0)) > 0.5,
   };
 }
 

@@ -33,6 +33,7 @@ const rester: Taxon = {
     feed: 'none',
     school: 'hard',
     isObligate: false,
+    needsWinter: false,
     sure: 'practice',
   },
 };
@@ -40,7 +41,7 @@ const bright: Taxon = {
   ...shade,
   id: 'bright',
   name: 'Lux magna',
-  light: { ...shade.light, survives: 4, thrivesFrom: 9, thrivesTo: 24, scorches: 36, peakPpfd: 1200 },
+  light: { ...shade.light, survives: 4, keepsForm: 6, thrivesFrom: 9, thrivesTo: 24, scorches: 36, peakPpfd: 1200 },
   hazard: { ...shade.hazard, cats: 'toxic' },
 };
 const shortDay: Taxon = {

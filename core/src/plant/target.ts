@@ -61,6 +61,7 @@ function scaledLight(light: LightNeed, share: number, peakShare: number): LightN
   return {
     ...light,
     survives: light.survives * share,
+    keepsForm: light.keepsForm * share,
     thrivesFrom: light.thrivesFrom * share,
     thrivesTo: light.thrivesTo * share,
     scorches: light.scorches * Math.max(share, peakShare),
@@ -256,7 +257,12 @@ function resting(needs: Needs, { rest }: Taxon, { depth, lightShare, rule }: Sea
   const nights = rest.nightC === null ? '' : `, nights toward ${Math.round(warmth.nightFrom)} °C`;
   return {
     ...needs,
-    light: { ...light, survives: light.survives * lightShare, thrivesFrom: light.thrivesFrom * lightShare },
+    light: {
+      ...light,
+      survives: light.survives * lightShare,
+      keepsForm: light.keepsForm * lightShare,
+      thrivesFrom: light.thrivesFrom * lightShare,
+    },
     warmth,
     day: { ...day, minH: Math.min(day.minH, 8) },
     rules: [...rules, `${rule}; ${Math.round(lightShare * 100)} % of its light will do${nights}`],

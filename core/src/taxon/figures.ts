@@ -3,7 +3,8 @@ import type { Taxon } from './taxon';
 
 export interface FigureKind {
   readonly label: string;
-  readonly unit: 'mol a day' | 'µmol/m²s' | 'h a day' | 'h' | '°C' | 'K' | '%' | 'kPa' | 'share' | 'ppm' | 'cm';
+  readonly unit:
+    'mol a day' | 'µmol/m²s' | 'h a day' | 'h' | '°C' | 'K' | '%' | 'kPa' | 'share' | 'ppm' | 'cm' | 'weeks';
   readonly from: number;
   readonly to: number;
 }
@@ -18,12 +19,14 @@ const figure = (label: string, unit: FigureKind['unit'], from: number, to: numbe
 /** By the figure's place in the taxon. */
 export const FIGURES = {
   'light.survives': figure('Light: survives from', 'mol a day', 0.1, 30),
+  'light.keepsForm': figure('Light: keeps its form from', 'mol a day', 0.1, 40),
   'light.thrivesFrom': figure('Light: thrives from', 'mol a day', 0.2, 40),
   'light.thrivesTo': figure('Light: thrives to', 'mol a day', 0.5, 60),
   'light.scorches': figure('Light: scorches above', 'mol a day', 1, 80),
   'light.peakPpfd': figure('Brightest hour it tolerates', 'µmol/m²s', 50, 2200),
   'light.sunHoursFresh': figure('Direct sun tolerated fresh from shade', 'h a day', 0, 16),
   'light.sunHoursUsed': figure('Direct sun tolerated when used to it', 'h a day', 0, 16),
+  'light.reserveWeeks': figure('Lives on its reserve in the dark', 'weeks', 1, 200),
   'day.minH': figure('Shortest useful day', 'h', 0, 16),
   'day.maxH': figure('Longest useful day', 'h', 8, 24),
   'warmth.lowest': figure('Warmth: lowest it survives', '°C', -20, 25),
@@ -72,6 +75,7 @@ export function withFigure(taxon: Taxon, key: Figure, value: number): Taxon {
 /** Figures that may not fall in a taxon, in rising order. */
 export const RISING: readonly (readonly Figure[])[] = [
   ['light.survives', 'light.thrivesFrom', 'light.thrivesTo', 'light.scorches'],
+  ['light.survives', 'light.keepsForm', 'light.thrivesTo'],
   ['light.sunHoursFresh', 'light.sunHoursUsed'],
   ['day.minH', 'day.maxH'],
   ['warmth.lowest', 'warmth.nightFrom', 'warmth.nightTo', 'warmth.highest'],

@@ -5,7 +5,10 @@ export type Certainty = 'trial' | 'practice' | 'inferred';
 
 /** Daily light integral, mol m-2 d-1, in rising order, and what the leaf tolerates at once. */
 export interface LightNeed {
+  /** Below this it uses up its reserve and dies in time. */
   readonly survives: number;
+  /** Below this, in warmth, it stretches and loses its form, though it may live. */
+  readonly keepsForm: number;
   readonly thrivesFrom: number;
   readonly thrivesTo: number;
   readonly scorches: number;
@@ -14,6 +17,8 @@ export interface LightNeed {
   /** Hours a day of direct sun tolerated by a plant fresh from shade, and by one used to it. */
   readonly sunHoursFresh: number;
   readonly sunHoursUsed: number;
+  /** Weeks that it lives on its reserve in the dark, at 20 C. */
+  readonly reserveWeeks: number;
   readonly sure: Certainty;
 }
 
@@ -71,6 +76,8 @@ export interface RestNeed {
   readonly school: School;
   /** Whether it dies, soon or within a few years, of being kept from its rest. */
   readonly isObligate: boolean;
+  /** Whether that rest must be a cold winter: without one it weakens over two or three years. */
+  readonly needsWinter: boolean;
   readonly sure: Certainty;
 }
 

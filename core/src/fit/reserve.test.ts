@@ -1,0 +1,55 @@
+/** How long plants live by their light, as facts. */
+import fc from 'fast-check';
+import { shade } from '../home/small-home.fixture';
+import { yearTargets } from '../plant';
+import type { Taxon } from '../taxon';
+import { lightOutlook, type LitMonth } from './reserve';
+
+const ways = { latitude: 50, school: null, aim: 'whole' } as const;
+const targetsOf = (taxon: Taxon) => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways);
+const even = (dli: number, dayC = 21, nightC = 18): LitMonth[] =>
+  Array.from({ length: 12 }, () => ({ dli, air: { dayC, nightC } }));
+const weeksOf = (dli: number, dayC?: number, nightC?: number) =>
+  lightOutlook(targetsOf(shade), even(dli, dayC, nightC), 11).weeks ?? Infinity;
+
+describe('a reserve', () => {
+  it('in the dark is used up in the weeks that the taxon states, at 20 °C', () => {
+    expect(weeksOf(0, 20, 20)).toBeCloseTo(shade.light.reserveWeeks, 6);
+  });
+
+  it('lasts no shorter with more light, and longer in the cool than in the warm', () => {
+    const dli = fc.double({ min: 0, max: 1.2, noNaN: true });
+    fc.assert(
+      fc.property(dli, dli, (one, other) => {
+        expect(weeksOf(Math.max(one, other))).toBeGreaterThanOrEqual(weeksOf(Math.min(one, other)) - 1e-9);
+        expect(weeksOf(one, 14, 10)).toBeGreaterThanOrEqual(weeksOf(one, 24, 20) - 1e-9);
+      }),
+    );
+  });
+
+  it('is filled again by a bright season, so that a dim one does no lasting harm', () => {
+    const year = even(5).map((month, i) => (i === 0 || i === 11 ? { ...month, dli: 0.2 } : month));
+    const outlook = lightOutlook(targetsOf(shade), year, 10);
+    expect(outlook.weeks).toBeNull();
+    expect(Math.min(...outlook.reserve.slice(0, 5))).toBeLessThan(0.8);
+    expect(outlook.reserve[9]).toBe(1);
+  });
+
+  it('lasts longer from the start of the bright season than from its end', () => {
+    const year = even(0.5).map((month, i) => (i >= 4 && i <= 7 ? { ...month, dli: 1.2 } : month));
+    const from = (month: number) => lightOutlook(targetsOf(shade), year, month).weeks ?? Infinity;
+    expect(from(5)).toBeGreaterThan(from(9));
+  });
+
+  it('tells of lost form where the plant lives but stretches, in warmth alone', () => {
+    expect(lightOutlook(targetsOf(shade), even(1.3), 1).losesForm).toHaveLength(12);
+    expect(lightOutlook(targetsOf(shade), even(1.3, 13, 9), 1).losesForm).toEqual([]);
+  });
+});
+
+describe('growth', () => {
+  it('is full from the light a plant thrives by, and none at what it survives by', () => {
+    expect(lightOutlook(targetsOf(shade), even(3.5), 1).growth).toBe(1);
+    expect(lightOutlook(targetsOf(shade), even(1, 20, 20), 1).growth).toBeCloseTo(0, 6);
+  });
+});
