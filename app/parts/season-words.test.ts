@@ -36,6 +36,6 @@ it('tells a year without change as one stretch', () => {
 it('tells months in runs, one over the new year whole', () => {
   expect(runsOf([1, 2, 6, 12])).toEqual([[6], [12, 1, 2]]);
   expect(monthsWords([3, 4, 5, 9])).toBe('March to May, September');
-  expect(monthsWords([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])).toBe('All year');
+  expect(monthsWords([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])).toBe('all year');
   expect(monthsWords([])).toBe('no month');
 });

@@ -56,6 +56,6 @@ export function runsOf(months: readonly number[]): number[][] {
     });
 }
 
-/** "March to October, December"; "no month". */
+/** In a sentence: "March to October, December", "all year", "no month". */
 export const monthsWords = (months: readonly number[]): string =>
-  runsOf(months).map(spanWords).join(', ') || 'no month';
+  months.length === 12 ? 'all year' : runsOf(months).map(spanWords).join(', ') || 'no month';

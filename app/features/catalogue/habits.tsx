@@ -93,7 +93,7 @@ function bloomLines({ bloom }: Taxon, monthsHere: readonly number[]): string[] {
   if (monthsHere.length === 0 && bloom.setBy.length === 0) return ['It is not kept for its flowers.'];
   return [
     monthsHere.length > 0
-      ? `Here it blooms ${monthsHere.length === 12 ? 'all year' : monthsWords(monthsHere)}.`
+      ? `Here it blooms ${monthsWords(monthsHere)}.`
       : 'It blooms when it is ready, in no fixed month.',
     ...(bloom.setBy.length > 0
       ? [`Its buds are set by ${and(bloom.setBy.map((setter) => SETTER_WORD[setter]))}.`]

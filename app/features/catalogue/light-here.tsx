@@ -49,10 +49,8 @@ export function bandsWords({ months }: SpotBands): string {
   const told = (['thrives', 'bears', 'survives', 'fades', 'scorches'] as const).filter(
     (band) => months[band].length > 0,
   );
-  return told.map((band) => `${BAND_WORDS[band]} ${lower(monthsWords(months[band]))}`).join('; ');
+  return told.map((band) => `${BAND_WORDS[band]} ${monthsWords(months[band])}`).join('; ');
 }
-
-const lower = (words: string) => (words === 'All year' ? 'all year' : words);
 
 interface Given {
   readonly facts: HomeFacts;

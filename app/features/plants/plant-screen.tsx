@@ -65,11 +65,8 @@ function PlantView({ facts, plant }: PlantGiven) {
         </TextLink>
       ) : null}
       <Rule />
-      {known && target ? (
-        <Needs taxon={known.taxon} target={target} />
-      ) : (
-        <Body>Its name is not in the catalogue, so its needs are not known.</Body>
-      )}
+      {known && target ? <Needs taxon={known.taxon} target={target} /> : null}
+      {known ? null : <Body>Its name is not in the catalogue, so its needs are not known.</Body>}
       {answer?.targets.length === 12 ? (
         <>
           <Heading>Its target through the year</Heading>
