@@ -63,6 +63,19 @@ describe('search that forgives', () => {
     expect(taxonFinder([...taxa, own]).find('lisbeth', 1)).toEqual([own]);
   });
 
+  it('tells numbers apart by every figure, among two thousand', () => {
+    const numbered = Array.from({ length: 2000 }, (_, i) => ({
+      id: `own-${i}`,
+      name: `Seedling number ${i}`,
+      common: [],
+      synonyms: [],
+      cultivars: [],
+    }));
+    const among = taxonFinder([...taxa, ...numbered]);
+    for (const i of [7, 119, 1111, 1999])
+      expect(among.find(`seedling number ${i}`, 1).map(({ id }) => id)).toEqual([`own-${i}`]);
+  });
+
   it('finds each taxon by its own name first, unless another bears it too', () => {
     const lost = taxa.filter((taxon) => !first3(taxon.name).includes(taxon.id));
     expect(lost.map((taxon) => taxon.name)).toEqual([]);

@@ -1,13 +1,14 @@
 /** How names are written down to compare them: as they sound, without what languages and growers swap. */
 
+/** A letter more than once; of a number each figure counts. */
+const DOUBLED = /([a-z])\1+/g;
+
 /**
  * Letters that growers and languages swap in plant names, folded to one spelling: ph/f, th/t, y/i, k/c, x/cs, ae and oe
  * to e, doubled letters. Accents go.
  */
 export function folded(word: string): string {
-  return softlyFolded(word)
-    .replace(/ae|oe/g, 'e')
-    .replace(/(.)\1+/g, '$1');
+  return softlyFolded(word).replace(/ae|oe/g, 'e').replace(DOUBLED, '$1');
 }
 
 /** As `folded`, but ae and oe stay: half of them may be typed so far. */
@@ -28,7 +29,7 @@ export function softlyFolded(word: string): string {
     .replace(/z/g, 's')
     .replace(/[yj]/g, 'i')
     .replace(/w/g, 'v')
-    .replace(/(.)\1+/g, '$1');
+    .replace(DOUBLED, '$1');
 }
 
 /** Words of a name: an apostrophe inside a word is left out, as growers do. */
