@@ -59,12 +59,14 @@ interface Given {
 
 export function LightHere({ facts, targets }: Given) {
   const { answers, state, failure } = useVerdicts();
-  const { survives, thrivesFrom, thrivesTo, scorches } = targets[5]!.light;
+  const { survives, keepsForm, thrivesFrom, thrivesTo, scorches } = targets[5]!.light;
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>Its light</Heading>
       <Body>
-        {`Survives from ${mol(survives)} mol a day, thrives from ${mol(thrivesFrom)} to ${mol(thrivesTo)}, `}
+        {`Survives from ${mol(survives)} mol a day, `}
+        {keepsForm > survives ? `keeps its form from ${mol(keepsForm)}, ` : ''}
+        {`thrives from ${mol(thrivesFrom)} to ${mol(thrivesTo)}, `}
         {`scorches above ${mol(scorches)}.`}
       </Body>
       {facts.spots.length === 0 ? (

@@ -47,6 +47,7 @@ describe('what it forgives', () => {
     ['adiantum-raddianum', null, 'a pot that dries out'],
     ['goeppertia-orbifolia', null, 'hard or salty water'],
     ['dionaea-muscipula', 'a cold night', 'a year without its rest'],
+    ['sempervivum-tectorum', 'a cold night', 'winters without cold'],
     ['sedum-morganianum', 'weeks without water', 'being knocked: it breaks'],
   ] as const)('of %s: %s, not %s', (id, mild, hard) => {
     if (mild) expect(forgives(taxon(id))).toContain(mild);

@@ -33,6 +33,7 @@ const NOT_FORGIVEN: readonly Judgement[] = [
   { holds: ({ water }) => water.mostDissolvedPpm <= 120, words: 'hard or salty water' },
   { holds: ({ water }) => water.minds.includes('fluoride'), words: 'fluoride in its water' },
   { holds: ({ rest }) => rest.isObligate, words: 'a year without its rest' },
+  { holds: ({ rest }) => rest.needsWinter, words: 'winters without cold' },
   { holds: ({ handling }) => handling.manners.includes('brittle'), words: 'being knocked: it breaks' },
 ];
 
