@@ -11,7 +11,8 @@ import {
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Polyline, Rect } from 'react-native-svg';
-import { monthsWords } from '../../parts/season-words';
+import { runsOf } from '../../parts/season-words';
+import { monthsInWords } from '../../parts/words';
 import { useNow } from '../../state/use-now';
 import { monthAt } from '../../state/year';
 import { SPACE } from '../../ui/theme';
@@ -58,7 +59,10 @@ export function LightOutlookView({ facts, targets, conditions }: Given) {
     <View style={{ gap: SPACE.xs }}>
       <Body testID="light-outlook">{outlookWords(outlook)}</Body>
       {losesForm.length > 0 ? (
-        <Small>{`It stretches and loses its form ${monthsWords(losesForm)}; what has stretched does not grow back.`}</Small>
+        <Small>
+          {`It stretches and loses its form ${runsOf(losesForm).map(monthsInWords).join(', ')}; `}
+          {'what has stretched does not grow back.'}
+        </Small>
       ) : null}
       {weeks === null ? null : <ReserveCurve reserve={reserve} />}
     </View>
