@@ -30,7 +30,7 @@ const DRIES_WORD: Readonly<Record<Taxon['water']['dries'], string>> = {
 };
 const PACE_WORD: Readonly<Record<Taxon['care']['growth'], string>> = {
   slow: 'slowly',
-  medium: 'at a middling pace',
+  medium: 'at a medium pace',
   fast: 'fast',
 };
 const BREATH_WORD: Readonly<Record<Taxon['water']['stomataOpen'], string>> = {
@@ -112,7 +112,8 @@ const handlingLines = ({ handling }: Taxon): string[] => [
   ...handling.manners.map((manner) => MANNER_WORD[manner]),
   ...(handling.notWith.length > 0
     ? [
-        `Against pests not with ${and(handling.notWith.map((treatment) => TREATMENT_WORD[treatment]))}; read the label of whatever you use.`,
+        `Against pests not with ${and(handling.notWith.map((treatment) => TREATMENT_WORD[treatment]))}.`,
+        'Read the label of whatever you use.',
       ]
     : []),
 ];

@@ -1,5 +1,5 @@
 /** What a taxon's light means in this home: the bands in numbers, and where in it they are met, month by month. */
-import { lightBand, type HomeFacts, type LightBand, type SpotAnswer, type Target } from '@dulvan/core';
+import { lightBand, type HomeFacts, type LightBand, type SpotAnswer, type Target, type Taxon } from '@dulvan/core';
 import { View } from 'react-native';
 import { monthsWords } from '../../parts/season-words';
 import { mol } from '../../parts/words';
@@ -16,6 +16,7 @@ const BAND_WORDS: Readonly<Record<LightBand, string>> = {
   scorches: 'scorches',
 };
 
+const HALF_A_YEAR = 6;
 /** Spots that are told one by one. */
 const BEST_SPOTS = 4;
 
@@ -57,9 +58,9 @@ interface Given {
   readonly targets: readonly Target[];
 }
 
-export function LightHere({ facts, targets }: Given) {
+export function LightHere({ facts, taxon, targets }: Given & { readonly taxon: Taxon }) {
   const { answers, state, failure } = useVerdicts();
-  const { survives, keepsForm, thrivesFrom, thrivesTo, scorches } = targets[5]!.light;
+  const { survives, keepsForm, thrivesFrom, thrivesTo, scorches } = taxon.light;
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>Its light</Heading>
@@ -88,8 +89,9 @@ const howMany = (spots: number) => (spots === 0 ? 'none has' : spots === 1 ? 'on
 
 function Places({ facts, targets, spots }: Given & { readonly spots: readonly SpotAnswer[] }) {
   const names = new Map(facts.spots.map((spot) => [spot.id, spot.name]));
-  const best = bestFirst(spots.map((spot) => spotBands(spot, targets))).slice(0, BEST_SPOTS);
-  const thriving = spots.filter((spot) => spotBands(spot, targets).months.thrives.length >= 6).length;
+  const bands = bestFirst(spots.map((spot) => spotBands(spot, targets)));
+  const best = bands.slice(0, BEST_SPOTS);
+  const thriving = bands.filter(({ months }) => months.thrives.length >= HALF_A_YEAR).length;
   return (
     <View role="list" aria-label="Where its light is met in your home" style={{ gap: SPACE.xs }}>
       <Small>

@@ -113,7 +113,7 @@ function Year({ facts, taxon }: { readonly facts: HomeFacts; readonly taxon: Tax
   const followed = schoolFor(taxon, school);
   return (
     <>
-      <LightHere facts={facts} targets={targets} />
+      <LightHere facts={facts} taxon={taxon} targets={targets} />
       <Heading>Its year, full grown, in this home</Heading>
       <YearBands targets={targets} month={month} onMonth={setMonth} bloom={bloomHere(taxon, home.latitude)} />
       {taxon.rest.trigger === 'none' ? null : (

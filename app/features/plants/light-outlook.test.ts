@@ -1,4 +1,6 @@
-import { outlookWords, spanInWords } from './light-outlook';
+import { shade } from '../../../core/src/home/small-home.fixture';
+import type { Target } from '@dulvan/core';
+import { basisWords, outlookWords, spanInWords } from './light-outlook';
 
 const outlook = (weeks: number | null, growth: number) => ({ weeks, growth, losesForm: [], reserve: [] });
 
@@ -9,7 +11,7 @@ it.each([
   [30, 'about 7 months'],
   [98, 'about 2 years'],
 ])('%d weeks are %s', (weeks, words) => {
-  expect(spanInWords(weeks)).toBe(words);
+  expect(spanInWords(outlook(weeks, 0))).toBe(words);
 });
 
 it.each([
@@ -21,4 +23,14 @@ it.each([
   [null, 0.9, 'By its light alone it has all it needs to thrive.'],
 ] as const)('weeks %s and growth %d: %s', (weeks, growth, words) => {
   expect(outlookWords(outlook(weeks, growth))).toBe(words);
+});
+
+it('names what it rests on, with units, and how far it is to be trusted', () => {
+  const words = basisWords(
+    { light: shade.light } as Target,
+    { dli: 0.34 },
+    { temperature: 'C', length: 'cm', light: 'ppfd' },
+  );
+  expect(words).toMatch(/gets 0\.34 mol a day, survives from 1\.0 at 20 °C/);
+  expect(words).toMatch(/20 weeks on its reserve in the dark.*half or twice the time/);
 });

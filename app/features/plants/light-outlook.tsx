@@ -1,5 +1,6 @@
 /** How long a plant lives where it stands, by its light alone, in words and as the curve of its reserve. */
 import {
+  WEEKS_A_MONTH,
   lightClass,
   lightOutlook,
   type Condition,
@@ -12,21 +13,27 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Polyline, Rect } from 'react-native-svg';
 import { runsOf } from '../../parts/season-words';
-import { monthsInWords } from '../../parts/words';
+import { degrees, mol, monthsInWords } from '../../parts/words';
+import { useUnits, type Units } from '../../state/settings';
 import { useNow } from '../../state/use-now';
 import { monthAt } from '../../state/year';
 import { SPACE } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 
-const WEEKS_A_YEAR = 52;
+const WEEKS_IN: Readonly<Partial<Record<LightClass, readonly [string, number]>>> = {
+  weeks: ['week', 1],
+  months: ['month', WEEKS_A_MONTH],
+  years: ['year', 12 * WEEKS_A_MONTH],
+};
 
-/** "about three weeks", "about seven months", "about two years". */
-export function spanInWords(weeks: number): string {
-  const told = (count: number, thing: string) => `about ${count === 1 ? `one ${thing}` : `${count} ${thing}s`}`;
-  if (weeks < 8) return told(Math.max(1, Math.round(weeks)), 'week');
-  if (weeks < WEEKS_A_YEAR) return told(Math.round(weeks / 4.35), 'month');
-  return told(Math.round(weeks / WEEKS_A_YEAR), 'year');
+/** "about 3 weeks", "about 7 months", "about 2 years"; nothing where it lives on. */
+export function spanInWords(outlook: LightOutlook): string {
+  const unit = WEEKS_IN[lightClass(outlook)];
+  if (!unit || outlook.weeks === null) return '';
+  const [thing, length] = unit;
+  const number = Math.max(1, Math.round(outlook.weeks / length));
+  return `about ${number === 1 ? `one ${thing}` : `${number} ${thing}s`}`;
 }
 
 const LIVES_ON: Readonly<Partial<Record<LightClass, string>>> = {
@@ -39,10 +46,19 @@ export function outlookWords(outlook: LightOutlook): string {
   const kind = lightClass(outlook);
   const lives = LIVES_ON[kind];
   if (lives) return `By its light alone it ${lives}.`;
-  const span = spanInWords(outlook.weeks!);
+  const span = spanInWords(outlook);
   return kind === 'years'
     ? `By its light alone it lives on for ${span}, but does not grow.`
     : `By its light alone it declines within ${span}.`;
+}
+
+/** What an outlook rests on: the month's figures, and how far it is to be trusted. */
+export function basisWords({ light }: Target, { dli }: Pick<Condition, 'dli'>, units: Units): string {
+  return [
+    `This month it gets ${mol(dli)} mol a day, survives from ${mol(light.survives)} at ${degrees(20, units)} (twice that at`,
+    `${degrees(30, units)}), thrives from ${mol(light.thrivesFrom)}, and would live ${Math.round(light.reserveWeeks)} weeks on its`,
+    'reserve in the dark. Its reserve is taken for full now; growers’ judgement, good to about half or twice the time.',
+  ].join(' ');
 }
 
 interface Given {
@@ -55,6 +71,7 @@ export function LightOutlookView({ facts, targets, conditions }: Given) {
   const thisMonth = monthAt(facts, useNow());
   const outlook = useMemo(() => lightOutlook(targets, conditions, thisMonth), [targets, conditions, thisMonth]);
   const { losesForm, reserve, weeks } = outlook;
+  const units = useUnits();
   return (
     <View style={{ gap: SPACE.xs }}>
       <Body testID="light-outlook">{outlookWords(outlook)}</Body>
@@ -65,6 +82,7 @@ export function LightOutlookView({ facts, targets, conditions }: Given) {
         </Small>
       ) : null}
       {weeks === null ? null : <ReserveCurve reserve={reserve} />}
+      <Small>{basisWords(targets[thisMonth - 1]!, conditions[thisMonth - 1]!, units)}</Small>
     </View>
   );
 }

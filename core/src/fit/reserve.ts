@@ -16,12 +16,16 @@ export interface LightOutlook {
   readonly reserve: readonly number[];
 }
 
-const WEEKS_A_MONTH = 4.35;
+export const WEEKS_A_MONTH = 4.35;
 const MONTHS_AHEAD = 60;
 
 /** Maintenance respiration doubles with 10 K. Atkin and Tjoelker 2003 give 1.4 to 4, near 2 at room warmth. */
 const RESPIRATION_Q10 = 2;
 const REFERENCE_C = 20;
+/** Where upkeep comes near to the light it thrives by, the way between is no shorter than this share of it. */
+const SHORTEST_WAY = 0.05;
+/** A night of months is taken for this much light, mol a day, since it is counted by its ratio. */
+const DARKEST_MOL = 1e-6;
 /** A reserve fills faster than it is used: judgement, from how soon starved plants look well again. */
 const REFILL_PACE = 2;
 /** A resting month counts for this much in a year's growth. */
@@ -59,7 +63,7 @@ export function lightOutlook(targets: readonly Target[], year: readonly LitMonth
 function change(target: Target, month: LitMonth): number {
   const needed = upkeep(target, month);
   if (month.dli < needed) return -WEEKS_A_MONTH * (1 - month.dli / needed);
-  const wayToThriving = (month.dli - needed) / Math.max(target.light.thrivesFrom - needed, needed * 0.05);
+  const wayToThriving = (month.dli - needed) / Math.max(target.light.thrivesFrom - needed, needed * SHORTEST_WAY);
   return REFILL_PACE * WEEKS_A_MONTH * Math.min(1, wayToThriving);
 }
 
@@ -72,7 +76,7 @@ function growthOf(targets: readonly Target[], year: readonly LitMonth[]): number
     const { thrivesFrom } = target.light;
     const way =
       thrivesFrom > needed
-        ? Math.log(Math.max(year[i]!.dli, 1e-6) / needed) / Math.log(thrivesFrom / needed)
+        ? Math.log(Math.max(year[i]!.dli, DARKEST_MOL) / needed) / Math.log(thrivesFrom / needed)
         : Number(year[i]!.dli >= thrivesFrom);
     const weight = target.phase === 'resting' ? RESTING_WEIGHT : 1;
     sum += weight * Math.max(0, Math.min(1, way));
