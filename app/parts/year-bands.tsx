@@ -115,7 +115,8 @@ export function YearBands({ targets, month, onMonth, bloom = [] }: Given) {
         ))}
       </View>
       <Small>
-        {`Filled: where it thrives. The thin line: what it tolerates.${bloom.length > 0 ? ' Five petals: it blooms.' : ''}`}
+        {'Filled: where it thrives. The thin line: what it tolerates.'}
+        {bloom.length > 0 ? ' Five petals: it blooms.' : ''}
       </Small>
       <View role="list" aria-label="Its year, stretch by stretch" style={{ gap: 2, paddingTop: SPACE.xs }}>
         {stretchesOf(targets).map(({ months, phase, rule }) => (
@@ -139,7 +140,7 @@ interface StripGiven {
 const PETALS = [0, 1, 2, 3, 4].map((petal) => (petal / 5) * 2 * Math.PI);
 const PETAL_AWAY = 4;
 
-/** Height tells the phase: full at rest, falling into it, rising out of it, a dot where buds are set; growth is left clear. */
+/** Height tells the phase: full at rest, falling into it, rising out of it; a dot where buds are set; growth is clear. */
 function SeasonStrip({ targets, width, bloom }: StripGiven) {
   const ink = useInk();
   const cell = width / 12;

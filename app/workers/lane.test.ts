@@ -150,7 +150,7 @@ it('sends the files that facts name first, once, and says when one cannot be had
 });
 
 describe('the worker’s own side', () => {
-  // The crowns under a lamp dim what it throws on the walls; without it a plant's own light does not change when it goes.
+  // Crowns under a lamp dim what it throws on the walls; without one a plant's own light stays when the plant goes.
   const lampless: HomeFacts = { ...shownHome, lamps: [] };
   const whole = () => ask(new HomeEngine(knowledge), lampless, 'home', { year: 2026 });
 

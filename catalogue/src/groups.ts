@@ -1,4 +1,4 @@
-/** The groups of the catalogue, each with a profile, and the taxa in them: a taxon states what differs from its group's profile. */
+/** The groups of the catalogue with their profiles and taxa: a taxon states what differs from its group's profile. */
 import { HARMS, KNOWN_BLOCKS, type Harm, type Hazard, type KnownBlock, type Parent, type Taxon } from '@dulvan/core';
 import airPlants from '../data/groups/air-plants.json';
 import aroids from '../data/groups/aroids.json';

@@ -1,4 +1,4 @@
-/** How well a name matches what was typed: whole words, beginnings, near spellings, words run together; rare words weigh most. */
+/** How well a name matches what was typed: whole words, beginnings, near spellings, words run together. */
 import { distance } from 'fastest-levenshtein';
 import { folded } from './spelling';
 

@@ -80,8 +80,9 @@ const and = (words: readonly string[]): string =>
 
 function waterLines({ water, care }: Taxon): string[] {
   const minds = water.minds.map((fault) => FAULT_WORD[fault]);
+  const minding = minds.length > 0 ? `; it minds ${and(minds)}` : '';
   return [
-    `At most ${water.mostDissolvedPpm} ppm dissolved in its water${minds.length > 0 ? `; it minds ${and(minds)}` : ''}.`,
+    `At most ${water.mostDissolvedPpm} ppm dissolved in its water${minding}.`,
     `Watered again when ${Math.round(care.waterAtShare * 100)} % of the water in its pot is left.`,
     `It dries a pot ${DRIES_WORD[water.dries]}.`,
     BREATH_WORD[water.stomataOpen],
