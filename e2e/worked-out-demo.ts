@@ -24,11 +24,11 @@ export default async function workOutDemo(): Promise<void> {
   try {
     const api = `http://127.0.0.1:${port}/api/homes`;
     for (const { id, timeZone } of endpoints.listHomes.response.parse(await read(api))) {
-      const { year } = civilDateOf(Date.now(), timeZone);
+      const { year, month } = civilDateOf(Date.now(), timeZone);
       await read(`${api}/${id}/answers`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ question: 'home', params: { year } }),
+        body: JSON.stringify({ question: 'home', params: { year, month } }),
       });
     }
   } finally {

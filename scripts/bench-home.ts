@@ -195,5 +195,6 @@ export function fullHome(): HomeFacts {
     plants,
     weathers: [],
     readings: [],
+    outcomes: [],
   };
 }

@@ -199,7 +199,9 @@ export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: numb
     parents: [],
     traits: [],
     name: '',
+    goal: 'grow',
     stage: 'adult',
+    stageSeenOn: null,
     growthState: 'by-season',
     stateSeenOn: null,
     restSchool: null,
@@ -207,6 +209,8 @@ export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: numb
     heightCm: Math.min(30, matureHeightCm),
     foliage: 'medium',
     spotId: null,
+    cameFromSpotId: null,
+    movedOn: null,
     arrivedOn: null,
     note: '',
   };

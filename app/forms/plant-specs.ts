@@ -1,6 +1,6 @@
 /** What is asked of a plant. */
-import { SCHOOLS, SCHOOL_WORDS } from '@dulvan/core';
-import { GROWTH_WORD, STAGE_WORD } from '../parts/words';
+import { PASSING_STAGES, SCHOOLS, SCHOOL_WORDS, type Stage } from '@dulvan/core';
+import { GOAL_WORD, GROWTH_WORD, STAGE_WORD } from '../parts/words';
 import { words, type FormSpec } from './form-item';
 
 export const PLANT_SPECS = {
@@ -14,7 +14,22 @@ export const PLANT_SPECS = {
         optional: 'optional',
         help: 'Left empty, its common name serves.',
       },
+      {
+        field: 'goal',
+        label: 'What you want of it',
+        kind: 'choice',
+        choices: () => words(GOAL_WORD),
+        help: 'It decides what is trouble for this plant.',
+      },
       { field: 'stage', label: 'Stage', kind: 'choice', choices: () => words(STAGE_WORD) },
+      {
+        field: 'stageSeenOn',
+        label: 'At that stage on',
+        kind: 'date',
+        optional: 'optional',
+        help: 'As 2026-11-02. After its weeks it is taken for grown out of it; left empty, it rules all year.',
+        when: (values) => PASSING_STAGES[values.stage as Stage] !== undefined,
+      },
       {
         field: 'growthState',
         label: 'What you see',

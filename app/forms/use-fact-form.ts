@@ -94,8 +94,11 @@ function useTyped({ list, initial, isNew }: FactFormGiven) {
   };
 }
 
-/** A new place suggests its weather until the grower has chosen one. */
+const today = () => new Date().toISOString().slice(0, 10);
+
+/** A new place suggests its weather until the grower has chosen one, and a stage that is chosen was seen today. */
 function suggestedBy(list: ChangeList, field: string, value: string, touched: ReadonlySet<string>): FormValues {
+  if (list === 'plants' && field === 'stage' && !touched.has('stageSeenOn')) return { stageSeenOn: today() };
   if (list !== 'home' || field !== 'latitude' || touched.has('climateId')) return {};
   const latitude = typedNumber(value);
   return Math.abs(latitude) <= 90 ? { climateId: suggestedClimate(latitude) } : {};

@@ -18,7 +18,7 @@ export function FitMark({ fit, size = 24 }: { readonly fit: MonthFit | null; rea
         const x = 2.8 + i * PITCH;
         if (!reading)
           return <Circle key={factor} cx={x} cy={MIDDLE} r={1.3} fill="none" stroke={soft} strokeWidth={0.8} />;
-        if (reading.direction === 'right') return <Circle key={factor} cx={x} cy={MIDDLE} r={1.7} fill={ink} />;
+        if (reading.severity === 'fine') return <Circle key={factor} cx={x} cy={MIDDLE} r={1.7} fill={ink} />;
         const reach = reading.severity === 'danger' ? 10.5 : 6;
         const y = reading.direction === 'too-much' ? MIDDLE - reach : MIDDLE;
         return <Rect key={factor} x={x - 1.4} y={y} width={2.8} height={reach} fill={ink} />;
@@ -35,7 +35,7 @@ const DIRECTION_WORD: Record<Direction, string> = {
 
 function describe(fit: MonthFit | null): string {
   if (!fit) return 'Fit not known';
-  const wrong = fit.factors.filter((reading) => reading.direction !== 'right');
+  const wrong = fit.factors.filter((reading) => reading.severity !== 'fine');
   if (wrong.length === 0) return 'All five factors right';
   return wrong.map((reading) => `${FACTOR_WORD[reading.factor]} ${DIRECTION_WORD[reading.direction]}`).join(', ');
 }

@@ -27,6 +27,7 @@ const trouble: Trouble = {
   months: [11, 12, 1],
   worst: dim,
   worstMonth: 12,
+  weeks: 9,
 };
 
 describe('verdicts in plain words', () => {
@@ -63,8 +64,8 @@ describe('numbers with honest digits and units', () => {
 
   it('put a band as it is meant', () => {
     expect(bandOf({ aspect: 'peak', wantsFrom: 0, wantsTo: 300 }, METRIC)).toBe('up to 300 µmol/m²s');
-    expect(bandOf({ aspect: 'night-length', wantsFrom: 12, wantsTo: 24 }, METRIC)).toBe('at least 12.0 h');
-    expect(bandOf({ aspect: 'humidity', wantsFrom: 50, wantsTo: 97 }, METRIC)).toBe('at least 50 %');
+    expect(bandOf({ aspect: 'dryness', wantsFrom: 0, wantsTo: 1.2 }, METRIC)).toBe('up to 1.2 kPa');
+    expect(bandOf({ aspect: 'humidity', wantsFrom: 0, wantsTo: 85 }, METRIC)).toBe('up to 85 %');
     expect(bandOf({ aspect: 'day', wantsFrom: 19, wantsTo: 27 }, OTHER)).toBe('66 to 81 °F');
   });
 

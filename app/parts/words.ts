@@ -8,6 +8,7 @@ import {
   type Certainty,
   type Factor,
   type FactorFit,
+  type Goal,
   type GrowthState,
   type HomeFacts,
   type Plant,
@@ -52,6 +53,13 @@ export const GROWTH_WORD: Record<GrowthState, string> = {
   growing: 'It is still growing',
   finished: 'Its growth is finished',
   resting: 'It is at rest',
+};
+
+export const GOAL_WORD: Record<Goal, string> = {
+  alive: 'That it lives',
+  form: 'That it keeps its form',
+  grow: 'That it grows well',
+  flower: 'That it flowers',
 };
 
 /** A DLI with honest digits: 0.34, 6.4, 18. */
@@ -99,13 +107,15 @@ export function valueOf(aspect: Aspect, value: number, units: Units): string {
       return `${mol(value)} mol`;
     case 'peak':
       return brightness(value, units);
-    case 'direct-sun':
     case 'day-length':
-    case 'night-length':
       return hours(value);
     case 'day':
     case 'night':
+    case 'cold-night':
+    case 'hot-day':
       return degrees(value, units);
+    case 'dryness':
+      return `${value.toFixed(1)} kPa`;
     case 'humidity':
       return `${Math.round(value)} %`;
     case 'movement':
@@ -119,10 +129,8 @@ export function bandOf(
   units: Units,
 ): string {
   const value = (figure: number) => valueOf(aspect, figure, units);
-  if (aspect === 'peak' || aspect === 'direct-sun') return `up to ${value(wantsTo)}`;
-  if (aspect === 'night-length') return `at least ${value(wantsFrom)}`;
+  if (aspect === 'peak' || aspect === 'dryness' || aspect === 'humidity') return `up to ${value(wantsTo)}`;
   if (aspect === 'movement') return wantsFrom === wantsTo ? value(wantsFrom) : `at least ${value(wantsFrom)}`;
-  if (aspect === 'humidity' && wantsTo >= 97) return `at least ${value(wantsFrom)}`;
   if (aspect === 'dli') return `${mol(wantsFrom)} to ${mol(wantsTo)} mol`;
   return `${value(wantsFrom).replace(/ \S+$/, '')} to ${value(wantsTo)}`;
 }
@@ -137,20 +145,21 @@ export function monthsInWords(months: readonly number[]): string {
 
 const TROUBLE_WORD: Record<Aspect, readonly [tooLittle: string, tooMuch: string]> = {
   dli: ['Too dim', 'Too bright'],
-  peak: ['Too weak at noon', 'Too strong in its brightest hour'],
-  'direct-sun': ['Too little sun', 'Too much direct sun'],
+  peak: ['Too weak at noon', 'Too strong on clear days'],
   'day-length': ['Day too short', 'Day too long'],
-  'night-length': ['Night too short to set buds', 'Night too long'],
   day: ['Days too cold', 'Days too warm'],
   night: ['Nights too cold', 'Nights too warm'],
-  humidity: ['Air too dry', 'Air too moist'],
+  'cold-night': ['Cold nights harm it', 'Nights too warm'],
+  'hot-day': ['Days too cold', 'Hot afternoons harm it'],
+  dryness: ['Air too moist', 'Air too dry'],
+  humidity: ['Nights too dry', 'Nights too damp'],
   movement: ['Air too still', 'Too draughty'],
 };
 
 export const SEVERITY_WORD: Record<Severity, string> = {
   fine: 'Right',
-  short: 'Lives, does not thrive',
-  danger: 'At risk',
+  short: 'Could be better',
+  danger: 'In danger',
 };
 
 /** What is wrong, in a few words: "Too dim". */
@@ -159,13 +168,16 @@ export function troubleName({ aspect, direction }: Pick<FactorFit, 'aspect' | 'd
   return TROUBLE_WORD[aspect][direction === 'too-little' ? 0 : 1];
 }
 
+/** Of these a plant wants none: it tolerates so much. */
+const TOLERATED: ReadonlySet<Aspect> = new Set(['peak', 'cold-night', 'hot-day', 'dryness', 'humidity']);
+
 /** "Too dim from November to January: gets 2.1, wants 5.0 to 9.0 mol a day". */
 export function troubleSentence(trouble: Trouble, units: Units): string {
   const { worst } = trouble;
   const gets = valueOf(worst.aspect, worst.gets, units);
   const band = bandOf(worst, units);
-  const perDay = worst.aspect === 'dli' || worst.aspect === 'direct-sun' ? ' a day' : '';
-  const wants = worst.aspect === 'peak' || worst.aspect === 'direct-sun' ? `tolerates ${band}` : `wants ${band}`;
+  const perDay = worst.aspect === 'dli' ? ' a day' : '';
+  const wants = TOLERATED.has(worst.aspect) ? `tolerates ${band}` : `wants ${band}`;
   const depends = worst.depends === 'on-the-year' ? ' (depends on the year’s cloud)' : '';
   const at = trouble.months.length > 1 ? ` in ${monthName(trouble.worstMonth)}` : '';
   return `${troubleName(worst)} ${monthsInWords(trouble.months)}: gets ${gets}${at}, ${wants}${perDay}${depends}`;

@@ -1,5 +1,5 @@
 /** The last answers of each home, kept in the browser: a reload shows them at once when they belong to the facts. */
-import { packed, unpacked, type HomeAnswers } from '@dulvan/core';
+import { packed, unpacked, type HomeAnswers, type When } from '@dulvan/core';
 import { createStore, get, set, type UseStore } from 'idb-keyval';
 
 /** What answers belong to. */
@@ -7,8 +7,10 @@ export interface AnswersOf {
   readonly homeId: string;
   readonly revision: number;
   readonly engine: string;
-  readonly year: number;
+  readonly when: When;
 }
+
+const sameWhen = (p: When, q: When) => p.year === q.year && p.month === q.month;
 
 interface Kept extends AnswersOf {
   readonly answers: unknown;
@@ -23,13 +25,13 @@ function opened(): UseStore | null {
   return store;
 }
 
-/** The answers kept for a home; null when they are of other facts, another engine or another year. */
+/** The answers kept for a home; null when they are of other facts, another engine or another month. */
 export async function keptAnswers(of: AnswersOf): Promise<HomeAnswers | null> {
   const db = opened();
   if (!db) return null;
   try {
     const kept = await get<Kept>(of.homeId, db);
-    const belongs = kept?.revision === of.revision && kept.engine === of.engine && kept.year === of.year;
+    const belongs = kept?.revision === of.revision && kept.engine === of.engine && sameWhen(kept.when, of.when);
     return belongs ? (unpacked(kept.answers) as HomeAnswers) : null;
   } catch {
     return null;

@@ -14,7 +14,7 @@ import type {
 import { useEffect, useId, useMemo, useState } from 'react';
 import { Superseded } from '../workers/lane';
 import { LANES, type LaneName } from './lanes';
-import { useYear } from './year';
+import { useWhen, useYear } from './year';
 
 /** How far a question has come. */
 export type Asked<T> =
@@ -85,8 +85,14 @@ export function useQuestion<Q extends QuestionName>(
 
 /** Every spot of the home ranked for a plant. Its name decides nothing: typing it asks nothing anew. */
 export function useRanking(facts: HomeFacts | null, plant: Plant | null) {
-  const year = useYear(facts);
-  return useQuestion('rank', facts, plant && { plant: { ...plant, name: '', note: '' }, year }, 'verdicts');
+  const when = useWhen(facts);
+  return useQuestion('rank', facts, plant && { plant: { ...plant, name: '', note: '' }, ...when }, 'verdicts');
+}
+
+/** What would help the plants of the home; null for facts asks nothing. */
+export function useMends(facts: HomeFacts | null) {
+  const when = useWhen(facts);
+  return useQuestion('mends', facts, when, 'verdicts');
 }
 
 /** The light over a room's plan through the year. */
@@ -97,9 +103,9 @@ export function useSunlightMap(facts: HomeFacts | null, roomId: string) {
 
 /** The taxa that suit a spot best. */
 export function useBestTaxa(facts: HomeFacts | null, spotId: string, taxa: readonly Taxon[], count: number) {
-  const year = useYear(facts);
+  const when = useWhen(facts);
   const taxonIds = useMemo(() => taxa.map((taxon) => taxon.id), [taxa]);
-  return useQuestion('bestTaxa', facts, { spotId, taxonIds, count, year });
+  return useQuestion('bestTaxa', facts, { spotId, taxonIds, count, ...when });
 }
 
 /** A room through a day. */

@@ -1,5 +1,5 @@
 /** The answers about the whole home on screen: kept from last time, from the server, or worked out here; always said which facts they are of. */
-import { unpacked, type HomeAnswers, type HomeFacts, type PlantAnswer, type SpotAnswer } from '@dulvan/core';
+import { unpacked, type HomeAnswers, type HomeFacts, type PlantAnswer, type SpotAnswer, type When } from '@dulvan/core';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { Superseded } from '../workers/lane';
@@ -7,7 +7,7 @@ import { LANES } from './lanes';
 import { ask } from './api';
 import { useFacts, useHome } from './home';
 import { keepAnswers, keptAnswers } from './kept-answers';
-import { useYear } from './year';
+import { useWhen } from './year';
 
 interface VerdictsState {
   readonly answers: HomeAnswers | null;
@@ -43,7 +43,7 @@ const engineName = () => (engine ??= ask('health').then((health) => (health.ok ?
 
 interface Wanted {
   readonly facts: HomeFacts;
-  readonly year: number;
+  readonly when: When;
   /** The revision that the facts are; null while something is tried. */
   readonly revision: number | null;
 }
@@ -54,15 +54,15 @@ interface Found {
 }
 
 /** Answers that were worked out before: kept here, or by the server. */
-async function workedOutBefore({ facts, year, revision }: Wanted): Promise<Found | null> {
+async function workedOutBefore({ facts, when, revision }: Wanted): Promise<Found | null> {
   if (revision === null || LANES.verdicts.isWarmFor(facts.home.id)) return null;
   const homeId = facts.home.id;
   const name = await engineName();
   if (name !== null) {
-    const kept = await keptAnswers({ homeId, revision, engine: name, year });
+    const kept = await keptAnswers({ homeId, revision, engine: name, when });
     if (kept) return { answers: kept, from: 'kept' };
   }
-  const answer = await ask('answer', { params: { homeId }, body: { question: 'home', params: { year } } });
+  const answer = await ask('answer', { params: { homeId }, body: { question: 'home', params: when } });
   if (!answer.ok || answer.value.revision !== revision) return null;
   return { answers: unpacked(answer.value.answer) as HomeAnswers, from: 'server' };
 }
@@ -70,8 +70,8 @@ async function workedOutBefore({ facts, year, revision }: Wanted): Promise<Found
 async function find(wanted: Wanted, onShare: (share: number) => void): Promise<Found> {
   const before = await workedOutBefore(wanted);
   if (before) return before;
-  const { facts, year } = wanted;
-  const answers = await LANES.verdicts.ask({ facts, question: 'home', params: { year }, slot: 'home', onShare });
+  const { facts, when } = wanted;
+  const answers = await LANES.verdicts.ask({ facts, question: 'home', params: when, slot: 'home', onShare });
   return { answers, from: 'browser' };
 }
 
@@ -113,17 +113,17 @@ const QUIET_MS = 2_000;
 /** Works the same out here while nobody waits, so that what is tried next is answered at once. */
 function warmLater(wanted: Wanted): void {
   setTimeout(() => {
-    const { facts, year } = wanted;
+    const { facts, when } = wanted;
     if (newest !== wanted || LANES.verdicts.isWarmFor(facts.home.id)) return;
     // What becomes of it is told to nobody: the same answers are shown already.
-    void LANES.verdicts.ask({ facts, question: 'home', params: { year }, slot: 'home' }).catch(() => undefined);
+    void LANES.verdicts.ask({ facts, question: 'home', params: when, slot: 'home' }).catch(() => undefined);
   }, QUIET_MS);
 }
 
-async function keep({ facts, year, revision }: Wanted, answers: HomeAnswers, from: Found['from']): Promise<void> {
+async function keep({ facts, when, revision }: Wanted, answers: HomeAnswers, from: Found['from']): Promise<void> {
   const name = await engineName();
   if (revision === null || name === null || from === 'kept') return;
-  await keepAnswers({ homeId: facts.home.id, revision, engine: name, year }, answers);
+  await keepAnswers({ homeId: facts.home.id, revision, engine: name, when }, answers);
 }
 
 /** Asks again after a failure. */
@@ -136,7 +136,7 @@ export function useKeepVerdicts(): void {
   const facts = useFacts();
   const stored = useHome((state) => state.facts);
   const revision = useHome((state) => state.revision);
-  const year = useYear(facts);
+  const when = useWhen(facts);
   // The server says its engine's name while the facts are still on their way.
   useEffect(() => void engineName(), []);
   useEffect(() => {
@@ -145,10 +145,10 @@ export function useKeepVerdicts(): void {
       useVerdictsStore.setState(NOTHING);
       return;
     }
-    void answerNewest({ facts, year, revision: facts === stored ? revision : null });
+    void answerNewest({ facts, when, revision: facts === stored ? revision : null });
     // A revision comes with its facts.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [facts, year]);
+  }, [facts, when]);
 }
 
 /** What can be said of the home on screen. */

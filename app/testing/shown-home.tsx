@@ -7,7 +7,7 @@ import { PaperProvider } from 'react-native-paper';
 import { smallHome } from '../../core/src/home/small-home.fixture';
 import { useHome } from '../state/home';
 import { useVerdictsStore } from '../state/verdicts';
-import { yearAt } from '../state/year';
+import { whenAt } from '../state/year';
 import { useSettings } from '../state/settings';
 import { lightTheme } from '../ui/theme';
 
@@ -52,7 +52,7 @@ export function showHome(facts: HomeFacts = shownHome): void {
   const put = (next: HomeFacts) =>
     act(() => {
       useHome.setState({ facts: next });
-      const answers = ask(engine, next, 'home', { year: yearAt(next, Date.now()) });
+      const answers = ask(engine, next, 'home', whenAt(next, Date.now()));
       useVerdictsStore.setState({ answers, facts: next, working: 'no', share: null, failure: null });
     });
   const stored = (summary: string, changes: readonly Change[]) => {

@@ -29,7 +29,7 @@ const reading = (factor: Factor, direction: Direction, severity: Severity) =>
 
 const fit: MonthFit = {
   month: 1,
-  whole: 0.3,
+  growth: 0.3,
   limiting: 'light',
   factors: [
     reading('light', 'too-little', 'danger'),
@@ -49,7 +49,7 @@ describe('the mark of fit', () => {
   });
 
   it('says when nothing is wrong and when nothing is known', () => {
-    show(<FitMark fit={{ ...fit, factors: fit.factors.map((each) => ({ ...each, direction: 'right' })) }} />);
+    show(<FitMark fit={{ ...fit, factors: fit.factors.map((each) => ({ ...each, severity: 'fine' })) }} />);
     expect(screen.getByLabelText('All five factors right')).toBeTruthy();
     show(<FitMark fit={null} />);
     expect(screen.getByLabelText('Fit not known')).toBeTruthy();

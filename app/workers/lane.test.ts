@@ -152,7 +152,7 @@ it('sends the files that facts name first, once, and says when one cannot be had
 describe('the worker’s own side', () => {
   // Crowns under a lamp dim what it throws on the walls; without one a plant's own light stays when the plant goes.
   const lampless: HomeFacts = { ...shownHome, lamps: [] };
-  const whole = () => ask(new HomeEngine(knowledge), lampless, 'home', { year: 2026 });
+  const whole = () => ask(new HomeEngine(knowledge), lampless, 'home', { year: 2026, month: 11 });
 
   it('sends a second answer by what differs, and the page has the same answer as in one piece', async () => {
     const sizes = { answer: 0, delta: 0 };
@@ -170,7 +170,7 @@ describe('the worker’s own side', () => {
       },
       load,
     });
-    const home = (facts: HomeFacts) => real.ask({ facts, question: 'home', params: { year: 2026 }, slot: 'home' });
+    const home = (facts: HomeFacts) => real.ask({ facts, question: 'home', params: { year: 2026, month: 11 }, slot: 'home' });
     const first = await home(lampless);
     expect(first).toEqual(whole());
     const moved = {
@@ -178,7 +178,7 @@ describe('the worker’s own side', () => {
       plants: lampless.plants.map((plant, i) => (i === 0 ? { ...plant, spotId: null } : plant)),
     };
     const second = await home(moved);
-    expect(second).toEqual(ask(new HomeEngine(knowledge), moved, 'home', { year: 2026 }));
+    expect(second).toEqual(ask(new HomeEngine(knowledge), moved, 'home', { year: 2026, month: 11 }));
     expect(second.spots[0]).toBe(first.spots[0]);
     expect(sizes.delta).toBeGreaterThan(0);
     expect(sizes.delta).toBeLessThan(sizes.answer * 0.7);
@@ -198,8 +198,8 @@ describe('the worker’s own side', () => {
     );
     answering.hear({ type: 'facts', key: 'k', facts: shownHome });
     letIn = () => answering.hear({ type: 'drop', id: 1 });
-    answering.hear({ type: 'ask', id: 1, factsKey: 'k', question: 'home', params: { year: 2026 } });
-    answering.hear({ type: 'ask', id: 2, factsKey: 'k', question: 'home', params: { year: 2026 } });
+    answering.hear({ type: 'ask', id: 1, factsKey: 'k', question: 'home', params: { year: 2026, month: 11 } });
+    answering.hear({ type: 'ask', id: 2, factsKey: 'k', question: 'home', params: { year: 2026, month: 11 } });
     while (!told.some((message) => message.type === 'answer')) await new Promise((resolve) => setTimeout(resolve, 1));
     expect(told.filter((message) => message.type === 'answer').map(({ id }) => id)).toEqual([2]);
   });
@@ -210,7 +210,7 @@ describe('the worker’s own side', () => {
       (message) => told.push(message),
       () => Promise.resolve(),
     );
-    answering.hear({ type: 'ask', id: 7, factsKey: 'none', question: 'home', params: { year: 2026 } });
+    answering.hear({ type: 'ask', id: 7, factsKey: 'none', question: 'home', params: { year: 2026, month: 11 } });
     await turns();
     expect(told).toMatchObject([{ type: 'failed', id: 7, message: 'The facts of this question are not here.' }]);
   });

@@ -36,6 +36,7 @@ export interface Asking<Q extends QuestionName = QuestionName> {
 export interface HomeAnswersDelta {
   readonly since: number;
   readonly year: number;
+  readonly month: number;
   readonly spotIds: readonly string[];
   readonly plantIds: readonly string[];
   readonly spots: HomeAnswers['spots'];
@@ -58,6 +59,7 @@ export function deltaOf(since: number, before: HomeAnswers, now: HomeAnswers): H
   return {
     since,
     year: now.year,
+    month: now.month,
     spotIds: now.spots.map(({ spotId }) => spotId),
     plantIds: now.plants.map(({ plantId }) => plantId),
     spots: now.spots.filter((answer) => !spots.has(answer)),
@@ -68,20 +70,19 @@ export function deltaOf(since: number, before: HomeAnswers, now: HomeAnswers): H
 
 /** Targets and fits are remembered by the engine: what follows from the same facts is the very same. */
 function isSame(now: PlantAnswer, before: PlantAnswer | undefined): boolean {
-  return (
-    before !== undefined && now.targets === before.targets && now.fit === before.fit && now.bestFree === before.bestFree
-  );
+  return before !== undefined && now.targets === before.targets && now.fit === before.fit;
 }
 
 /** An answer from the one before it and what differs; what does not differ stays the very same. */
 export function withDelta(
   before: HomeAnswers,
-  { year, spotIds, plantIds, spots, plants, readings }: HomeAnswersDelta,
+  { year, month, spotIds, plantIds, spots, plants, readings }: HomeAnswersDelta,
 ): HomeAnswers {
   const bySpot = new Map([...before.spots, ...spots].map((answer) => [answer.spotId, answer]));
   const byPlant = new Map([...before.plants, ...plants].map((answer) => [answer.plantId, answer]));
   return {
     year,
+    month,
     spots: spotIds.map((id) => bySpot.get(id)!),
     plants: plantIds.map((id) => byPlant.get(id)!),
     readings,

@@ -15,6 +15,7 @@ import {
   circuitSchema,
   correctionSchema,
   lampSchema,
+  outcomeSchema,
   ownTaxonSchema,
   photometrySchema,
   plantSchema,
@@ -49,6 +50,7 @@ export const factSchemas: { readonly [L in FactList]: z.ZodType<FactOf[L]> & { r
   blocks: blockSchema,
   weathers: weatherSchema,
   readings: readingSchema,
+  outcomes: outcomeSchema,
 };
 
 /** A home with all its lists, each within its limit and each key once. */
@@ -64,6 +66,9 @@ function listOf(list: FactList) {
     .max(limit, `At most ${limit} ${list}.`)
     .refine((entries) => new Set(entries.map(({ id }) => id)).size === entries.length, `Each ${noun} once.`);
 }
+
+/** What was not asked of a plant until version 6. */
+const UNSAID_OF_PLANTS = { goal: 'grow', stageSeenOn: null, cameFromSpotId: null, movedOn: null } as const;
 
 /** Fields that came with later versions, as they stand for what was written before: nothing was said. */
 const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string, unknown>>>>> = {
@@ -81,8 +86,11 @@ const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string,
     lifeHours: null,
     photometryId: null,
   },
-  plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null, foliage: 'medium' },
+  plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null, foliage: 'medium', ...UNSAID_OF_PLANTS },
 };
+
+/** Lists that came with later versions. */
+const LATER_LISTS: Readonly<Partial<Record<FactList, readonly unknown[]>>> = { outcomes: [] };
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -105,7 +113,7 @@ export function upgradedFacts(facts: unknown): unknown {
   const isEntry = (entry: unknown): entry is Fields => typeof entry === 'object' && entry !== null;
   const upgraded = (list: FactList | 'home', entry: unknown) => (isEntry(entry) ? upgradedEntry(list, entry) : entry);
   return Object.fromEntries(
-    Object.entries(facts).map(([list, held]) => [
+    Object.entries({ ...LATER_LISTS, ...facts }).map(([list, held]) => [
       list,
       list === 'home'
         ? upgraded('home', held)

@@ -3,9 +3,11 @@ import {
   FIGURES,
   FIGURE_KEYS,
   FOLIAGES,
+  GOALS,
   GROWTH_STATES,
   LAMP_FORMS,
   LAMP_RATINGS,
+  OUTCOME_KINDS,
   READING_SKIES,
   READING_UNITS,
   SCHOOLS,
@@ -14,6 +16,7 @@ import {
   type Circuit,
   type Correction,
   type Lamp,
+  type Outcome,
   type OwnTaxon,
   type Photometry,
   type Plant,
@@ -101,6 +104,7 @@ export const plantSchema = z.strictObject({
     .refine((list) => new Set(list).size === list.length, 'Each trait once.')
     .readonly(),
   name: line(NAME_LIMIT),
+  goal: z.enum(GOALS),
   stage: z.enum([
     'seed',
     'cutting',
@@ -113,6 +117,7 @@ export const plantSchema = z.strictObject({
     'recovering',
     'just-arrived',
   ]),
+  stageSeenOn: isoDate.nullable(),
   growthState: z.enum(GROWTH_STATES),
   stateSeenOn: isoDate.nullable(),
   restSchool: z.enum(SCHOOLS).nullable(),
@@ -120,6 +125,8 @@ export const plantSchema = z.strictObject({
   heightCm: within(0.5, 800, 'cm').nullable(),
   foliage: z.enum(FOLIAGES),
   spotId: id.nullable(),
+  cameFromSpotId: id.nullable(),
+  movedOn: isoDate.nullable(),
   arrivedOn: isoDate.nullable(),
   note,
 }) satisfies z.ZodType<Plant>;
@@ -133,6 +140,27 @@ export const airSchema = z.strictObject({
   dayRh: within(1, 100, '%'),
   nightRh: within(1, 100, '%'),
 }) satisfies z.ZodType<AirStatement>;
+
+const twelve = (from: number, to: number, unit: string) =>
+  z.array(within(from, to, unit)).length(12, 'One for each month.').readonly();
+
+export const outcomeSchema = z
+  .strictObject({
+    id,
+    homeId: id,
+    plantId: id,
+    spotId: id,
+    taxonId: taxonKey,
+    kind: z.enum(OUTCOME_KINDS),
+    since: isoDate,
+    on: isoDate,
+    dli: twelve(0, 200, 'mol'),
+    peakPpfd: twelve(0, 10_000, 'µmol/m²s'),
+    meanC: twelve(-10, 50, '°C'),
+  })
+  .superRefine(({ since, on }, context) => {
+    if (since > on) context.addIssue({ code: 'custom', path: ['since'], message: 'It came before it was seen.' });
+  }) satisfies z.ZodType<Outcome>;
 
 const names = z.array(line(NAME_LIMIT).min(2, 'At least 2 characters.')).max(20, 'At most 20 names.').readonly();
 

@@ -226,6 +226,7 @@ export function drawnHome(seed: number): Drawn {
       blocks,
       weathers: [],
       readings: [],
+      outcomes: [],
     },
     outdoors,
     kinds: [...draw.kinds],

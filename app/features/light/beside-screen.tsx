@@ -1,5 +1,5 @@
 /** A spot held beside half a metre nearer and farther, its curtain away or drawn, and other spots. */
-import { fitOfSpot, type Beside, type HomeFacts, type Spot } from '@dulvan/core';
+import { verdictOf, type Beside, type HomeFacts, type Spot } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
@@ -15,6 +15,7 @@ import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
+import { lifeWord } from '../../parts/verdict-words';
 import { brightness, fitShare, length, mol, plantName, spotPlace } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { useMonth } from '../../parts/use-month';
@@ -90,10 +91,12 @@ function useFitElsewhere(facts: HomeFacts, spot: Spot): (otherId: string) => str
   const { answers } = useVerdicts();
   const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
   const targets = answers?.plants.find((answer) => answer.plantId === plant?.id)?.targets ?? [];
+  const month = answers?.month ?? 1;
   return (otherId) => {
     const conditions = answers?.spots.find((answer) => answer.spotId === otherId)?.conditions;
     if (!plant || !conditions || targets.length < 12) return null;
-    return `${plantName(facts, plant)} would fit there ${fitShare(fitOfSpot(targets, conditions).whole)} over the year`;
+    const verdict = verdictOf(targets, conditions, month);
+    return `${plantName(facts, plant)} there: ${fitShare(verdict.score)}, ${lifeWord(verdict).toLowerCase()}`;
   };
 }
 

@@ -177,7 +177,7 @@ describe('readings taken', () => {
     const facts = { ...shownHome, readings: [reading({}), reading({ id: 'n', value: 90, withdrawnOn: '2026-06-30' })] };
     showHome(facts);
     const asked = changesAsked();
-    const compared = ask(engine, facts, 'home', { year: 2026 }).readings[0]!;
+    const compared = ask(engine, facts, 'home', { year: 2026, month: 11 }).readings[0]!;
     await open(<ReadingsScreen />);
     expect(
       screen.getByText(`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed daylight`),

@@ -1,8 +1,10 @@
 /** Takes a fact out with all that hangs on it; asks first where its plants go. */
-import { drop, fallenWith, patch, type Change, type HomeFacts } from '@dulvan/core';
+import { carried, drop, fallenWith, patch, type Change, type HomeFacts } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
+import { useNow } from '../../state/use-now';
+import { dateAt } from '../../state/year';
 import { Button } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { Row } from '../../ui/page';
@@ -24,6 +26,7 @@ const NOWHERE = 'nowhere';
 
 /** What goes with an entry, the plants that lose their spot, and the spots that are free for them. */
 function useFall({ facts, list, entry }: Pick<Given, 'facts' | 'list' | 'entry'>) {
+  const now = useNow();
   const [goTo, setGoTo] = useState<Readonly<Record<string, string>>>({});
   const { gone, cleared } = fallenWith(facts, [{ list, id: entry.id }]);
   const goneSpots = new Set(gone.filter((fallen) => fallen.list === 'spots').map(({ id }) => id));
@@ -34,7 +37,9 @@ function useFall({ facts, list, entry }: Pick<Given, 'facts' | 'list' | 'entry'>
   const whereTo = (plantId: string) => (goTo[plantId] === NOWHERE ? null : (goTo[plantId] ?? null));
   const changes: Change[] = [
     ...cleared.map(({ list: from, id, field }) =>
-      from === 'plants' ? patch('plants', id, { spotId: whereTo(id) }) : patch(from, id, { [field]: null }),
+      from === 'plants' && field === 'spotId'
+        ? carried(facts.plants.find((plant) => plant.id === id)!, whereTo(id), dateAt(facts, now))
+        : patch(from, id, { [field]: null }),
     ),
     ...gone.map((fallen) => drop(fallen.list, fallen.id)),
   ];

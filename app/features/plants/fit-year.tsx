@@ -58,7 +58,7 @@ export function FitYear({ months, month }: { readonly months: readonly MonthFit[
         <Small>● right</Small>
         <Small>▂ below the line: too little</Small>
         <Small>▀ above: too much</Small>
-        <Small>tall: at risk</Small>
+        <Small>tall: in danger</Small>
       </View>
     </View>
   );
@@ -74,7 +74,7 @@ function FactorRow({ factor, months }: { readonly factor: Factor; readonly month
       {months.map((fit, i) => {
         const reading = fit.factors.find((candidate) => candidate.factor === factor)!;
         const x = i * CELL + CELL / 2;
-        if (reading.direction === 'right') return <Circle key={fit.month} cx={x} cy={middle} r={2.6} fill={colour} />;
+        if (reading.severity === 'fine') return <Circle key={fit.month} cx={x} cy={middle} r={2.6} fill={colour} />;
         const reach = reading.severity === 'danger' ? 12 : 6;
         return (
           <Rect
@@ -95,7 +95,7 @@ function FactorRow({ factor, months }: { readonly factor: Factor; readonly month
 function spoken(factor: Factor, months: readonly MonthFit[]): string {
   const wrong = months.flatMap((fit) => {
     const reading = fit.factors.find((candidate) => candidate.factor === factor)!;
-    return reading.direction === 'right' ? [] : [{ month: fit.month, word: troubleName(reading) }];
+    return reading.severity === 'fine' ? [] : [{ month: fit.month, word: troubleName(reading) }];
   });
   if (wrong.length === 0) return 'Right all year';
   return wrong.map(({ month, word }) => `${monthsInWords([month])}: ${word}`).join(', ');

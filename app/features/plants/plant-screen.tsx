@@ -1,10 +1,10 @@
 /** One plant: how it fares where it stands, what it wants, where it would fare better, what happened to it. */
 import { knowledge } from '@dulvan/catalogue';
 import {
+  carried,
   drop,
   fallenWith,
   knownPlant,
-  patch,
   type HomeFacts,
   type Known,
   type Plant,
@@ -14,27 +14,25 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { shownValue, useRanking } from '../../state/questions';
-import { usePlantAnswer, useSpotAnswer, useVerdicts } from '../../state/verdicts';
+import { useNow } from '../../state/use-now';
+import { usePlantAnswer } from '../../state/verdicts';
+import { dateAt } from '../../state/year';
 import { useFacts, useHome } from '../../state/home';
-import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
-import { FactorSign } from '../../parts/factor-sign';
 import { FitMark } from '../../parts/fit-mark';
 import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { STAGE_WORD, fitShare, latinName, plantName, spotPlace, troubleSentence } from '../../parts/words';
+import { STAGE_WORD, fitShare, latinName, plantName, spotPlace } from '../../parts/words';
 import { YearBands } from '../../parts/year-bands';
 import { FiguresTable } from '../../parts/figures-table';
 import { FactForm } from '../../forms/fact-form';
 import { useMonth } from '../../parts/use-month';
 import { Pending } from '../../parts/pending';
 import { NotHere } from '../../parts/not-here';
-import { MendAction } from '../../parts/mend-action';
-import { FitYear } from './fit-year';
-import { LightOutlookView } from './light-outlook';
 import { Needs } from './needs';
 import { PlantMakeup } from './plant-makeup';
+import { PlantVerdict } from './plant-verdict';
 import { PlantJournal } from './plant-journal';
 import { SpotChoices } from './spot-choices';
 
@@ -58,7 +56,7 @@ function PlantView({ facts, plant }: PlantGiven) {
   return (
     <Page>
       <Head facts={facts} plant={plant} fit={answer?.fit ?? null} month={month} />
-      <Verdict facts={facts} plant={plant} answer={answer} month={month} />
+      <PlantVerdict facts={facts} plant={plant} answer={answer} month={month} />
       {plant.spotId ? (
         <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: plant.spotId } }}>
           The year at its spot
@@ -95,62 +93,19 @@ function Head({ facts, plant, fit, month }: PlantGiven & { readonly fit: PlantAn
         <Small>{`${latinName(facts, plant)} · ${STAGE_WORD[plant.stage]}`}</Small>
         <Small>{spotPlace(facts, plant.spotId)}</Small>
       </View>
-      {fit ? <Body testID="plant-whole">{fitShare(fit.whole)}</Body> : null}
+      {fit ? <Body testID="plant-whole">{fitShare(fit.verdict.score)}</Body> : null}
     </View>
-  );
-}
-
-const SHOWN_TROUBLES = 4;
-
-interface VerdictGiven extends PlantGiven {
-  readonly answer: PlantAnswer | null;
-  readonly month: number;
-}
-
-/** What is wrong where it stands, what would mend it, and its year. */
-function Verdict({ facts, plant, answer, month }: VerdictGiven) {
-  const units = useUnits();
-  const { state } = useVerdicts();
-  const here = useSpotAnswer(plant.spotId);
-  const working = state === 'working' && plant.spotId ? <Small>Working it out anew …</Small> : null;
-  if (!answer?.fit) return working;
-  const { troubles, months } = answer.fit;
-  return (
-    <>
-      {working}
-      {here ? <LightOutlookView facts={facts} targets={answer.targets} conditions={here.conditions} /> : null}
-      {troubles.length === 0 ? <Body>It has all it wants, all year.</Body> : null}
-      {troubles.slice(0, SHOWN_TROUBLES).map((trouble) => (
-        <View
-          key={`${trouble.factor}${trouble.months[0]}`}
-          style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}
-        >
-          <View style={{ paddingTop: 2 }}>
-            <FactorSign factor={trouble.factor} />
-          </View>
-          <Body style={{ flex: 1 }} testID="plant-trouble">
-            {troubleSentence(trouble, units)}
-          </Body>
-        </View>
-      ))}
-      {troubles[0] ? (
-        <MendAction facts={facts} plant={plant} answer={answer} here={here} trouble={troubles[0]} />
-      ) : null}
-      <FitYear months={months} month={month} />
-      <TextLink href={{ pathname: '/why', params: { figure: 'fit', plant: plant.id, month: String(month) } }}>
-        Why this verdict
-      </TextLink>
-    </>
   );
 }
 
 function OtherSpots({ facts, plant, month }: PlantGiven & { readonly month: number }) {
   const change = useHome((state) => state.change);
+  const now = useNow();
   const ranking = useRanking(facts, plant);
   const ranked = shownValue(ranking);
   const moveTo = (spotId: string) =>
     void change(`Moved ${plantName(facts, plant)} to ${spotPlace(facts, spotId)}`, [
-      patch('plants', plant.id, { spotId }),
+      carried(plant, spotId, dateAt(facts, now)),
     ]);
   return (
     <>

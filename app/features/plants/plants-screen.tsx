@@ -1,5 +1,5 @@
 /** All plants: searched, filtered, the unhappiest first. */
-import { FACTORS, type Factor, type HomeFacts, type Plant, type PlantAnswer } from '@dulvan/core';
+import { FACTORS, meetsGoal, troublesFor, type Factor, type HomeFacts, type Plant, type PlantAnswer } from '@dulvan/core';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { useVerdicts } from '../../state/verdicts';
@@ -8,10 +8,11 @@ import { Button, RowLink, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { Field } from '../../ui/field';
 import { FitMark } from '../../parts/fit-mark';
+import { lifeWord } from '../../parts/verdict-words';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
-import { FACTOR_WORD, fitShare, latinName, plantName, spotPlace, troubleName } from '../../parts/words';
+import { FACTOR_WORD, fitShare, latinName, plantName, spotPlace } from '../../parts/words';
 import { useMonth } from '../../parts/use-month';
 
 type Sort = 'unhappy' | 'name' | 'place';
@@ -46,7 +47,7 @@ function useSearch(facts: HomeFacts | null) {
         place: spotPlace(facts, plant.spotId),
       }))
       .filter(({ name, latin, place }) => folded(`${name} ${latin} ${place}`).includes(wanted))
-      .filter(({ answer }) => passes(answer, filter))
+      .filter((row) => passes(row, filter))
       .sort((p, q) => compare(p, q, sort));
   }, [facts, answers, text, sort, filter]);
   return { rows, of: facts?.plants.length ?? 0, text, setText, sort, setSort, filter, setFilter };
@@ -99,7 +100,7 @@ function Head({ search: { rows, of, text, setText, ...ways } }: { readonly searc
 
 const FILTERS = [
   { value: 'all', word: 'All' },
-  { value: 'wrong', word: 'Something wrong' },
+  { value: 'wrong', word: 'Not as you want it' },
   ...FACTORS.map((factor) => ({ value: factor, word: `${FACTOR_WORD[factor]} wrong` })),
 ];
 const SORTS = [
@@ -125,7 +126,6 @@ interface PlantRowGiven {
 
 function PlantRow({ row: { plant, name, answer, place }, month, current }: PlantRowGiven) {
   const fit = answer?.fit;
-  const [worst] = fit?.troubles ?? [];
   return (
     <RowLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={name} current={current}>
       <FitMark fit={fit?.months[month - 1] ?? null} size={28} />
@@ -134,23 +134,25 @@ function PlantRow({ row: { plant, name, answer, place }, month, current }: Plant
         <Small>{place}</Small>
       </View>
       <View style={{ alignItems: 'flex-end' }}>
-        <Body>{fit ? fitShare(fit.whole) : '–'}</Body>
-        <Small>{fit ? (worst ? troubleName(worst.worst) : 'All right') : ''}</Small>
+        <Body>{fit ? fitShare(fit.verdict.score) : '–'}</Body>
+        <Small>{fit ? lifeWord(fit.verdict) : ''}</Small>
       </View>
     </RowLink>
   );
 }
 
-function passes(answer: PlantAnswer | null, filter: Filter): boolean {
+function passes({ plant, answer }: RowData, filter: Filter): boolean {
   if (filter === 'all') return true;
-  const troubles = answer?.fit?.troubles ?? [];
-  return filter === 'wrong' ? troubles.length > 0 : troubles.some((trouble) => trouble.factor === filter);
+  if (!answer?.fit) return false;
+  return filter === 'wrong'
+    ? !meetsGoal(plant.goal, answer.fit)
+    : troublesFor(plant.goal, answer.fit).some((trouble) => trouble.factor === filter);
 }
 
 function compare(p: RowData, q: RowData, sort: Sort): number {
   if (sort === 'place') return p.place.localeCompare(q.place);
   if (sort === 'unhappy') {
-    const by = (p.answer?.fit?.whole ?? -1) - (q.answer?.fit?.whole ?? -1);
+    const by = (p.answer?.fit?.verdict.score ?? -1) - (q.answer?.fit?.verdict.score ?? -1);
     if (by !== 0) return by;
   }
   return p.name.localeCompare(q.name);

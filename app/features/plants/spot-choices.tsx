@@ -2,12 +2,12 @@
 import type { HomeFacts, RankedSpot } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '../../state/settings';
 import { Button } from '../../ui/button';
 import { FitMark } from '../../parts/fit-mark';
+import { verdictSentence } from '../../parts/verdict-words';
 import { SPACE } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
-import { fitShare, plantName, spotPlace, troubleSentence } from '../../parts/words';
+import { fitShare, plantName, spotPlace } from '../../parts/words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -26,7 +26,6 @@ const REFUSAL_WORD = {
 } as const;
 
 export function SpotChoices({ facts, ranked, month, here, verb, onChoose }: Given) {
-  const units = useUnits();
   const [all, setAll] = useState<'some' | 'all'>('some');
   const shown = all === 'all' ? ranked : ranked.slice(0, SHOWN_AT_FIRST);
   return (
@@ -43,15 +42,13 @@ export function SpotChoices({ facts, ranked, month, here, verb, onChoose }: Give
             aria-label={place}
             style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center', minHeight: 52 }}
           >
-            <FitMark fit={choice.months[month - 1] ?? null} />
+            <FitMark fit={choice.fit.months[month - 1] ?? null} />
             <View style={{ flex: 1 }}>
-              <Body>{`${place} · ${fitShare(choice.whole)}`}</Body>
+              <Body>{`${place} · ${fitShare(choice.score)}`}</Body>
               <Small>
                 {choice.refusal
                   ? REFUSAL_WORD[choice.refusal]
-                  : choice.troubles[0]
-                    ? troubleSentence(choice.troubles[0], units)
-                    : 'All it wants, all year.'}
+                  : `${verdictSentence(choice.fit.verdict)}.`}
               </Small>
               {occupants.length > 0 ? <Small>{`Taken by ${occupants.join(', ')}`}</Small> : null}
             </View>

@@ -222,7 +222,7 @@ function WouldDoWell({
               <Body>{commonName(taxon)}</Body>
               <Small>{taxon.name}</Small>
             </View>
-            <Body>{fitShare(fit.whole)}</Body>
+            <Body>{fitShare(fit.verdict.score)}</Body>
           </View>
         );
       })}

@@ -1,5 +1,5 @@
 /** How many plants have too little, right and too much of each factor this month: what the home as a whole lacks. */
-import { FACTORS, type Direction, type MonthFit } from '@dulvan/core';
+import { FACTORS, type Direction, type FactorFit, type MonthFit } from '@dulvan/core';
 import { View } from 'react-native';
 import { FactorSign } from '../../parts/factor-sign';
 import { SPACE } from '../../ui/theme';
@@ -12,6 +12,9 @@ const DIRECTIONS: readonly { readonly direction: Direction; readonly word: strin
   { direction: 'right', word: 'right' },
   { direction: 'too-much', word: 'too much' },
 ];
+
+/** What costs next to nothing is told as right, as in the mark. */
+const shownAs = ({ direction, severity }: FactorFit): Direction => (severity === 'fine' ? 'right' : direction);
 
 export function FactorTally({ fits }: { readonly fits: readonly MonthFit[] }) {
   const { line } = useInk();
@@ -47,7 +50,7 @@ export function FactorTally({ fits }: { readonly fits: readonly MonthFit[] }) {
           </View>
           {DIRECTIONS.map(({ direction }) => {
             const plants = fits.filter((fit) =>
-              fit.factors.some((reading) => reading.factor === factor && reading.direction === direction),
+              fit.factors.some((reading) => reading.factor === factor && shownAs(reading) === direction),
             ).length;
             return (
               <View key={direction} role="cell" style={{ flex: 1 }}>

@@ -14,6 +14,7 @@ const QUESTION: Record<Missing, (name: string) => string> = {
   name: (name) => `What is ${name} called? It is planned from its group until you know.`,
   spot: (name) => `Where does ${name} stand?`,
   settled: (name) => `Has ${name} settled? It is still treated as just arrived.`,
+  stage: (name) => `At what stage is ${name} now? What you saw has passed, or has no date.`,
   state: (name) => `Does ${name} still grow or rest as you saw it? That was three months ago or more.`,
   hazard: (name) => `Is ${name} harmful? Nobody has said, so it is treated as harmful.`,
   pot: (name) => `How wide is the pot of ${name}?`,

@@ -1,17 +1,19 @@
-/** What needs the grower today: the sun's day, and what is wrong where, worst first, each with what mends it. */
+/** What needs the grower today: the sun's day, and what must be done this week and this season, soonest damage first, each with what would help. */
 import {
   CIVIL_ELEVATION_DEG,
   RISE_ELEVATION_DEG,
-  casesIn,
+  casesOf,
   civilDateOf,
   lampsTouched,
   sunDay,
   type HomeFacts,
-  type TroubleCase as TroubledPlant,
+  type PlantCase,
+  type PlantMends,
 } from '@dulvan/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { retryVerdicts, useSpotAnswer, useVerdicts } from '../../state/verdicts';
+import { useMends, type Asked } from '../../state/questions';
+import { retryVerdicts, useVerdicts } from '../../state/verdicts';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
@@ -23,25 +25,26 @@ import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
 import { useNow } from '../../state/use-now';
-import { SEVERITY_WORD, hours, latinName, plantName, spotPlace, troubleName, troubleSentence } from '../../parts/words';
+import { count, fitShare, hours, latinName, plantName, spotPlace, troubleSentence } from '../../parts/words';
+import { verdictSentence } from '../../parts/verdict-words';
+import { useWhen } from '../../state/year';
 import { monthName } from '../../ui/months';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
 import { LampsTouched } from '../../parts/lamp-touched';
-import { MendAction } from '../../parts/mend-action';
+import { MendList } from '../../parts/mends';
 import { SunDayDrawing } from './sun-day-drawing';
 
-const SHOWN_AT_FIRST = 6;
 
 export function TodayScreen() {
   const facts = useFacts();
   const { answers } = useVerdicts();
   const now = useNow();
   const wide = useIsWide();
+  const cases = useMemo(() => (answers && facts ? casesOf(facts, answers.plants) : []), [answers, facts]);
   if (!facts) return null;
   const { home } = facts;
   const { day, month } = civilDateOf(now, home.timeZone);
-  const cases = answers ? casesIn(facts, answers.plants, month) : [];
   // What is wrong comes first on a phone; where there is room the overview stands beside it.
   const around = answers ? (
     <>
@@ -56,14 +59,14 @@ export function TodayScreen() {
         <Title>{`${day} ${monthName(month)}`}</Title>
       </View>
       <SunOfToday facts={facts} />
-      <Summary facts={facts} cases={cases.length} />
+      <Summary facts={facts} cases={cases} />
       {wide ? around : null}
     </>
   );
   const second = (
     <>
       <LampsTouched facts={facts} />
-      <Cases facts={facts} cases={cases} month={month} />
+      <Cases facts={facts} cases={cases} />
       {answers ? <Nowhere facts={facts} /> : null}
       {wide ? null : around}
     </>
@@ -76,10 +79,9 @@ interface Given {
 }
 
 /** How many plants lack something; that nothing is wrong is said only of what is worked out. */
-function Summary({ facts, cases }: Given & { readonly cases: number }) {
+function Summary({ facts, cases }: CasesGiven) {
   const { answers, state, failure, share } = useVerdicts();
   const plants = facts.plants.length;
-  const well = plants - cases - facts.plants.filter((plant) => plant.spotId === null).length;
   return (
     <>
       {failure === null ? null : <Failed message={failure} onRetry={retryVerdicts} />}
@@ -89,11 +91,7 @@ function Summary({ facts, cases }: Given & { readonly cases: number }) {
       {plants === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
       {answers && state === 'ready' && plants > 0 ? (
         <Strong testID="today-summary">
-          {cases === 0
-            ? lampsTouched(facts).length === 0
-              ? 'Nothing is wrong anywhere this month.'
-              : 'All have the light, warmth and air they want this month.'
-            : `${cases} of ${plants} plants lack something this month; ${well} have all they want.`}
+          {summaryWords(facts, cases)}
         </Strong>
       ) : null}
     </>
@@ -101,22 +99,94 @@ function Summary({ facts, cases }: Given & { readonly cases: number }) {
 }
 
 interface CasesGiven extends Given {
-  readonly cases: readonly TroubledPlant[];
-  readonly month: number;
+  readonly cases: readonly PlantCase[];
 }
 
-function Cases({ facts, cases, month }: CasesGiven) {
-  const [shown, setShown] = useState<'some' | 'all'>('some');
-  const more = cases.length - SHOWN_AT_FIRST;
+/** "2 plants need something this week, 3 this season; 15 of 24 do as you want." */
+function summaryWords(facts: HomeFacts, cases: readonly PlantCase[]): string {
+  const of = (urgency: PlantCase['urgency']) => cases.filter((item) => item.urgency === urgency).length;
+  const [week, season, later] = [of('week'), of('season'), of('later')];
+  const well = facts.plants.filter(({ spotId }) => spotId !== null).length - week - season - later;
+  if (week + season + later === 0)
+    return lampsTouched(facts).length === 0 ? 'All plants do as you want of them.' : 'All have the light, warmth and air they want.';
+  const needs = [
+    ...(week > 0 ? [`${week} this week`] : []),
+    ...(season > 0 ? [`${season} this season`] : []),
+    ...(later > 0 ? [`${later} when it suits you`] : []),
+  ];
+  return `Need something: ${needs.join(', ')}. ${well} of ${count(facts.plants.length, 'plant')} do as you want.`;
+}
+
+const GROUPS = [
+  { urgency: 'week', heading: 'This week' },
+  { urgency: 'season', heading: 'This season' },
+  { urgency: 'later', heading: 'When it suits you' },
+] as const;
+/** Of each group so many are shown; the rest at a tap. */
+const SHOWN_AT_FIRST = 4;
+
+function Cases({ facts, cases }: CasesGiven) {
+  const needy = cases.some(({ urgency }) => urgency !== 'mild');
+  const asked = useMends(needy ? facts : null);
   return (
     <>
+      {GROUPS.map(({ urgency, heading }) => (
+        <CaseGroup
+          key={urgency}
+          facts={facts}
+          heading={heading}
+          asked={asked}
+          cases={cases.filter((item) => item.urgency === urgency)}
+        />
+      ))}
+      <Mild facts={facts} cases={cases.filter(({ urgency }) => urgency === 'mild')} />
+    </>
+  );
+}
+
+interface GroupGiven extends CasesGiven {
+  readonly heading: string;
+  readonly asked: Asked<PlantMends[]>;
+}
+
+function CaseGroup({ facts, heading, cases, asked }: GroupGiven) {
+  const [shown, setShown] = useState<'some' | 'all'>('some');
+  if (cases.length === 0) return null;
+  const more = cases.length - SHOWN_AT_FIRST;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>{heading}</Heading>
       {cases.slice(0, shown === 'all' ? undefined : SHOWN_AT_FIRST).map((item) => (
-        <TroubleCase key={item.plant.id} facts={facts} item={item} month={month} />
+        <NeedyPlant key={item.plant.id} facts={facts} item={item} asked={asked} />
       ))}
       {more > 0 && shown === 'some' ? (
-        <Button onPress={() => setShown('all')}>{`Show the other ${more}`}</Button>
+        <Button onPress={() => setShown('all')} label={`${heading}: show the other ${more}`}>{`Show the other ${more}`}</Button>
       ) : null}
-    </>
+    </View>
+  );
+}
+
+/** Plants that do as their grower wants and could do a little better: folded away. */
+function Mild({ facts, cases }: CasesGiven) {
+  const [shown, setShown] = useState<'no' | 'yes'>('no');
+  const units = useUnits();
+  if (cases.length === 0) return null;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Button onPress={() => setShown(shown === 'yes' ? 'no' : 'yes')} style={{ alignSelf: 'flex-start' }}>
+        {shown === 'yes' ? 'Hide what could be a little better' : `${count(cases.length, 'plant')} could do a little better`}
+      </Button>
+      {shown === 'yes'
+        ? cases.map(({ plant, troubles }) => (
+            <View key={plant.id}>
+              <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
+                {plantName(facts, plant)}
+              </TextLink>
+              <Small>{troubleSentence(troubles[0]!, units)}</Small>
+            </View>
+          ))
+        : null}
+    </View>
   );
 }
 
@@ -175,40 +245,38 @@ function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
   );
 }
 
-function TroubleCase({
-  facts,
-  item,
-  month,
-}: {
-  readonly facts: HomeFacts;
-  readonly item: TroubledPlant;
-  readonly month: number;
-}) {
-  const { plant, answer, now } = item;
+interface NeedyGiven extends Given {
+  readonly item: PlantCase;
+  readonly asked: Asked<PlantMends[]>;
+}
+
+function NeedyPlant({ facts, item, asked }: NeedyGiven) {
+  const { plant, answer, troubles } = item;
   const units = useUnits();
-  const here = useSpotAnswer(plant.spotId);
-  const [worst, ...others] = now;
+  const { month } = useWhen(facts);
+  const { verdict, months } = answer.fit!;
   const name = plantName(facts, plant);
+  const [worst] = troubles;
   return (
     <View role="group" aria-label={name} style={{ gap: SPACE.xs, paddingBottom: SPACE.s }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
-        <FitMark fit={answer.fit?.months[month - 1] ?? null} size={32} />
+        <FitMark fit={months[month - 1] ?? null} size={32} />
         <View style={{ flex: 1 }}>
           <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>{name}</TextLink>
           <Small>{`${latinName(facts, plant)} · ${spotPlace(facts, plant.spotId)}`}</Small>
         </View>
-        <Small>{SEVERITY_WORD[worst!.severity]}</Small>
+        <Small>{fitShare(verdict.score)}</Small>
       </View>
-      <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}>
-        <View style={{ paddingTop: 2 }}>
-          <FactorSign factor={worst!.factor} />
+      <Strong>{`${verdictSentence(verdict)}.`}</Strong>
+      {worst ? (
+        <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}>
+          <View style={{ paddingTop: 2 }}>
+            <FactorSign factor={worst.factor} />
+          </View>
+          <Body style={{ flex: 1 }}>{troubleSentence(worst, units)}</Body>
         </View>
-        <Body style={{ flex: 1 }}>{troubleSentence(worst!, units)}</Body>
-      </View>
-      {others.length > 0 ? (
-        <Small>{`Also: ${others.map((trouble) => troubleName(trouble.worst).toLowerCase()).join(', ')}`}</Small>
       ) : null}
-      <MendAction facts={facts} plant={plant} answer={answer} here={here} trouble={worst!} />
+      <MendList facts={facts} plant={plant} answer={answer} asked={asked} most={1} />
       <Rule />
     </View>
   );

@@ -12,7 +12,7 @@ const facts = {
   home: { ...smallHome.home, climateId: 'cool-ocean' },
   windows: smallHome.windows.map((window) => ({ ...window, glazingId: 'double' })),
 };
-const answers = ask(new HomeEngine(knowledge), facts, 'home', { year: 2026 });
+const answers = ask(new HomeEngine(knowledge), facts, 'home', { year: 2026, month: 11 });
 const asked = (spotId: string, month: number, given: Partial<Asked> = {}): Asked => ({
   facts,
   spotId,

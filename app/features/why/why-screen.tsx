@@ -7,13 +7,16 @@ import { usePlantAnswer, useSpotAnswer } from '../../state/verdicts';
 import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits, type Units } from '../../state/settings';
+import { useWhen } from '../../state/year';
 import { TextLink } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Figure, Heading, Small, Title } from '../../ui/type';
-import { FACTOR_WORD, bandOf, fitShare, mol, plantName, spotPlace, valueOf } from '../../parts/words';
+import { mol, plantName, spotPlace } from '../../parts/words';
+import { ReserveCurve } from '../../parts/reserve-curve';
 import { monthName } from '../../ui/months';
 import { NotHere } from '../../parts/not-here';
+import { explainVerdict } from './explain-verdict';
 import { explain, type Explanation, type Figure as FigureKey } from './explain';
 
 interface Given {
@@ -175,6 +178,8 @@ function WhyFit({
 }) {
   const answer = usePlantAnswer(plantId);
   const plant = facts.plants.find((candidate) => candidate.id === plantId);
+  const here = useSpotAnswer(plant?.spotId ?? null);
+  const when = useWhen(facts);
   if (!plant) return <NotHere what="plant" back="/plants" />;
   const fit = answer?.fit;
   if (!fit)
@@ -183,39 +188,16 @@ function WhyFit({
         <Small>Working …</Small>
       </Page>
     );
-  const now = fit.months[month - 1]!;
-  const mean = fit.months.reduce((sum, other) => sum + other.whole, 0) / 12;
-  const least = Math.min(...fit.months.map((other) => other.whole));
   return (
     <Page>
       <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId } }}>{plantName(facts, plant)}</TextLink>
       <Explained
         month={month}
-        explanation={{
-          title: 'Fit over the year',
-          value: fitShare(fit.whole),
-          parts: now.factors.map((reading) => [
-            `${FACTOR_WORD[reading.factor]}: gets ${valueOf(reading.aspect, reading.gets, units)}, wants ${bandOf(reading, units)}`,
-            fitShare(reading.score),
-          ]),
-          inputs: [
-            [`This month, ${monthName(month)}`, fitShare(now.whole)],
-            ['Mean of twelve months', fitShare(mean)],
-            ['Worst month', fitShare(least)],
-            ...(answer.targets[month - 1]?.rules.map((rule) => [rule, ''] as const) ?? []),
-          ],
-          method: [
-            'Each factor is 100 % inside the band the plant wants and falls in a straight line to 0 where it is useless or deadly.',
-            'A month is four fifths its scarcest factor and one fifth the mean of all five: what is scarcest rules, the others still count.',
-            'The year is half the mean of its months and half its worst month, since a plant can die in one.',
-          ],
-          assumptions: [
-            `Stage and growth state as you gave them; seasons by the ${facts.home.latitude < 0 ? 'southern' : 'northern'} calendar where you said nothing.`,
-            'Needs come from the catalogue, with your own corrections over them; each says whether it rests on trials, growers’ practice or inference.',
-          ],
-          doubt: 'The order of spots is firmer than the percentages: differences under about 5 points mean little.',
-        }}
+        explanation={explainVerdict({ facts, plant, answer, fit, month, units, here: here?.conditions ?? [] })}
       />
+      {here ? (
+        <ReserveCurve targets={answer.targets} conditions={here.conditions} month={when.month} />
+      ) : null}
       <Small>{`Daylight is turned to photons with ${PAR_SHARE_OF_BROADBAND} of its energy as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule; a leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s.`}</Small>
     </Page>
   );

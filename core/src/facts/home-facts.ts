@@ -6,6 +6,7 @@ import type { Correction } from './correction';
 import type { Home } from './home';
 import type { Lamp } from './lamp';
 import type { Obstruction } from './obstruction';
+import type { Outcome } from './outcome';
 import type { OwnTaxon } from './own-taxon';
 import type { Photometry } from './photometry';
 import type { Plant } from './plant';
@@ -35,6 +36,7 @@ export interface FactOf {
   blocks: Block;
   weathers: WeatherFile;
   readings: Reading;
+  outcomes: Outcome;
 }
 
 /** The lists of a home's facts by name, without the home itself. */

@@ -11,6 +11,7 @@ export * from './home-facts';
 export * from './kinds';
 export * from './lamp';
 export * from './obstruction';
+export * from './outcome';
 export * from './own-taxon';
 export * from './photometry';
 export * from './plant';

@@ -63,6 +63,12 @@ export const KINDS: { readonly [L in FactList]: Kind<L> } = {
   weathers: { noun: 'weather file', owner: null, links: [], limit: 1 },
   // A reading outlives its spot: it was taken, whatever has been moved since.
   readings: { noun: 'reading', owner: null, links: [pointsAt('spotId', 'spots', 'stays')], limit: 2000 },
+  outcomes: {
+    noun: 'outcome',
+    owner: null,
+    links: [pointsAt('plantId', 'plants', 'stays'), pointsAt('spotId', 'spots', 'stays')],
+    limit: 5000,
+  },
 };
 
 export const FACT_LISTS = Object.keys(KINDS) as FactList[];

@@ -35,6 +35,10 @@ export type Trait = (typeof TRAITS)[number];
 export const FOLIAGES = ['sparse', 'medium', 'dense'] as const;
 export type Foliage = (typeof FOLIAGES)[number];
 
+/** What its grower wants of it, from the least to the most. */
+export const GOALS = ['alive', 'form', 'grow', 'flower'] as const;
+export type Goal = (typeof GOALS)[number];
+
 export interface Plant {
   readonly id: string;
   readonly homeId: string;
@@ -45,7 +49,10 @@ export interface Plant {
   readonly traits: readonly Trait[];
   /** The grower's own name for it. */
   readonly name: string;
+  readonly goal: Goal;
   readonly stage: Stage;
+  /** When it was seen at that stage, YYYY-MM-DD; null is not known. */
+  readonly stageSeenOn: string | null;
   readonly growthState: GrowthState;
   /** When that was seen, YYYY-MM-DD; null rules the whole year. */
   readonly stateSeenOn: string | null;
@@ -55,6 +62,9 @@ export interface Plant {
   readonly heightCm: number | null;
   readonly foliage: Foliage;
   readonly spotId: string | null;
+  /** The spot it stood on before, and the day it was moved from there; null where it has not been moved. */
+  readonly cameFromSpotId: string | null;
+  readonly movedOn: string | null;
   /** Date it arrived, YYYY-MM-DD. */
   readonly arrivedOn: string | null;
   readonly note: string;

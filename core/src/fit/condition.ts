@@ -26,7 +26,8 @@ export interface Condition {
   readonly dliDullDay: number;
   readonly dliBrightDay: number;
   readonly shares: DliShares;
-  /** PPFD of the month's brightest hour. */
+  /** PPFD by hour of a clear day at the top of the leaves, all sources, and of its brightest hour. */
+  readonly clearDay: readonly number[];
   readonly peakPpfd: number;
   /** Direct sun on the leaf, hours a day: possible, and likely with the month's cloud. */
   readonly sunHoursPossible: number;
@@ -34,6 +35,9 @@ export interface Condition {
   readonly dayH: number;
   readonly longestNightH: number;
   readonly air: AirMonth;
+  /** The coldest night and the hottest afternoon to be expected at the leaf in such a month, C. */
+  readonly coldNightC: number;
+  readonly hotDayC: number;
   readonly airMovement: AirMovement;
   readonly vpdDay: number;
   /** Mean PPFD by hour of the day, all sources. */

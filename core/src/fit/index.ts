@@ -1,6 +1,9 @@
 export * from './condition';
-export * from './fit';
-export * from './trapezoid';
-export * from './year';
+export * from './factor-fit';
+export * from './flowers';
 export * from './light-band';
+export { REFERENCE_C, RESPIRATION_Q10, balance, burnDose, meanC, burnsFrom, upkeep, type LitMonth } from './light-fit';
+export * from './month-fit';
 export * from './reserve';
+export * from './verdict';
+export * from './year';

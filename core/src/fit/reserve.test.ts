@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { shade } from '../home/small-home.fixture';
 import { yearTargets } from '../plant';
 import type { Taxon } from '../taxon';
-import { lightOutlook, type LitMonth } from './reserve';
+import type { LitMonth } from './light-fit';
+import { lightOutlook, reserveChange, reserveOf, weeksOnReserve } from './reserve';
 
 const ways = { latitude: 50, school: null, aim: 'whole' } as const;
 const targetsOf = (taxon: Taxon) => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways);
@@ -41,15 +42,16 @@ describe('a reserve', () => {
     expect(from(5)).toBeGreaterThan(from(9));
   });
 
-  it('tells of lost form where the plant lives but stretches, in warmth alone', () => {
-    expect(lightOutlook(targetsOf(shade), even(1.3), 1).losesForm).toHaveLength(12);
-    expect(lightOutlook(targetsOf(shade), even(1.3, 13, 9), 1).losesForm).toEqual([]);
-  });
-});
-
-describe('growth', () => {
-  it('is full from the light a plant thrives by, and none at what it survives by', () => {
-    expect(lightOutlook(targetsOf(shade), even(3.5), 1).growth).toBe(1);
-    expect(lightOutlook(targetsOf(shade), even(1, 20, 20), 1).growth).toBeCloseTo(0, 6);
+  it('is told alike in months and in short', () => {
+    const dli = fc.array(fc.double({ min: 0, max: 4, noNaN: true }), { minLength: 12, maxLength: 12 });
+    fc.assert(
+      fc.property(dli, fc.integer({ min: 1, max: 12 }), (year, month) => {
+        const months = even(0).map((each, i) => ({ ...each, dli: year[i]! }));
+        const targets = targetsOf(shade);
+        const changes = targets.map((target, i) => reserveChange(target, months[i]!));
+        const weeks = weeksOnReserve(changes, reserveOf(targets), month);
+        expect(weeks).toBe(lightOutlook(targets, months, month).weeks);
+      }),
+    );
   });
 });

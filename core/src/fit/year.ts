@@ -1,5 +1,11 @@
-/** The fit of a plant to a spot through the year, and what is wrong put into stretches of months. */
-import { FACTORS, type Aspect, type Direction, type Factor, type FactorFit, type MonthFit, type Severity } from './fit';
+/** The fit of a plant to a spot through the year: its verdict, and what is wrong put into stretches of months. */
+import type { Target } from '../plant';
+import type { Condition } from './condition';
+import { FACTORS, WORTH_A_WORD, type Aspect, type Direction, type Factor, type FactorFit, type Severity } from './factor-fit';
+import { flowersOf, type Flowers } from './flowers';
+import { fitMonth, type MonthFit } from './month-fit';
+import { WEEKS_A_MONTH } from './reserve';
+import { verdictOf, type Verdict } from './verdict';
 
 /** One thing wrong over a stretch of months. */
 export interface Trouble {
@@ -12,79 +18,121 @@ export interface Trouble {
   /** The reading of its worst month. */
   readonly worst: FactorFit;
   readonly worstMonth: number;
+  /** Weeks from the month that is on until damage is done; null where it merely does less well. */
+  readonly weeks: number | null;
 }
 
 export interface YearFit {
   readonly months: readonly MonthFit[];
-  /** 0..1: half the mean of the year, half its worst month, since a plant can die in one. */
-  readonly whole: number;
-  /** The factor that costs most over the year; null when nothing is wrong. */
-  readonly limiting: Factor | null;
-  /** Worst first. */
+  readonly verdict: Verdict;
+  /** Whether it flowers here; null where its kind hardly flowers indoors, or it is too young. */
+  readonly flowers: Flowers | null;
+  /** Soonest damage first, then what costs most. */
   readonly troubles: readonly Trouble[];
 }
 
-/** The year in one number, from the wholes of its months. */
-export function wholeOfYear(wholes: readonly number[]): number {
-  const mean = wholes.reduce((sum, whole) => sum + whole, 0) / wholes.length;
-  return (mean + Math.min(...wholes)) / 2;
-}
-
-/** Sums up twelve months, given January first. */
-export function fitYear(months: readonly MonthFit[]): YearFit {
-  const troubles = FACTORS.flatMap((factor) => troublesOf(factor, months)).sort((p, q) => weight(q) - weight(p));
+/**
+ * Twelve months of a plant on a spot, and what they come to.
+ * @param targets twelve, January first; @param year twelve months of the spot, January first
+ * @param fromMonth 1..12, the month that is on
+ */
+export function fitYear(targets: readonly Target[], year: readonly Condition[], fromMonth: number): YearFit {
+  const verdict = verdictOf(targets, year, fromMonth);
+  const months = year.map((condition, i) => starving(fitMonth(targets[i]!, condition), verdict));
+  const troubles = FACTORS.flatMap((factor) => troublesOf(factor, months, verdict, fromMonth));
   return {
     months,
-    whole: wholeOfYear(months.map((month) => month.whole)),
-    limiting: troubles[0]?.factor ?? null,
-    troubles,
+    verdict,
+    flowers: flowersOf(targets, year, verdict),
+    troubles: troubles.sort((p, q) => (p.weeks ?? Infinity) - (q.weeks ?? Infinity) || weight(q) - weight(p)),
   };
 }
 
-function weight(trouble: Trouble): number {
-  return (trouble.severity === 'danger' ? 10 : 0) + (1 - trouble.worst.score) * 5 + trouble.months.length / 12;
+/** A reserve that will be used up sooner than this endangers the plant, weeks. */
+const ENDANGERED_WEEKS = 77;
+
+const usesUp = ({ weeks }: Verdict): boolean => weeks !== null && weeks < ENDANGERED_WEEKS;
+
+/** A month without growth is no danger to a plant that lives through it; to one whose reserve will be used up it is. */
+function starving(month: MonthFit, verdict: Verdict): MonthFit {
+  const [light] = month.factors;
+  if (!usesUp(verdict) || light!.aspect !== 'dli' || light!.direction !== 'too-little' || light!.score > 0) return month;
+  return { ...month, factors: [{ ...light!, severity: 'danger' }, ...month.factors.slice(1)] };
 }
 
-function readingIn(month: MonthFit, factor: Factor): FactorFit {
-  return month.factors.find((fit) => fit.factor === factor)!;
+/** Months of growth lost, a year's at most: how much a trouble matters where nothing is damaged. */
+const weight = ({ severity, worst, months }: Trouble): number =>
+  (severity === 'danger' ? 12 : 0) + (1 - worst.score) * months.length;
+
+/** Weeks that each kind of harm takes to be seen, where it is as bad as it can be and where it just endangers. Judgement. */
+const DAMAGE_WEEKS: Readonly<Partial<Record<Aspect, readonly [worst: number, mild: number]>>> = {
+  peak: [0.5, 3],
+  'cold-night': [0.2, 2],
+  'hot-day': [0.5, 3],
+  humidity: [2, 8],
+  dryness: [4, 16],
+};
+
+/** Weeks from the middle of the month that is on to the start of a stretch; none while it is on. */
+function weeksUntil(months: readonly number[], fromMonth: number): number {
+  if (months.includes(fromMonth)) return 0;
+  const ahead = Math.min(...months.map((month) => (month - fromMonth + 12) % 12));
+  return (ahead - 0.5) * WEEKS_A_MONTH;
 }
 
-/** Scores this near to 1 are not worth a word. */
-const NEGLIGIBLE = 0.93;
+function weeksToDamage(trouble: Omit<Trouble, 'weeks'>, verdict: Verdict, fromMonth: number): number | null {
+  const { aspect, severity, worst, months } = trouble;
+  if (aspect === 'dli' && trouble.direction === 'too-little') return usesUp(verdict) ? verdict.weeks : null;
+  const span = DAMAGE_WEEKS[aspect];
+  if (!span || severity !== 'danger') return null;
+  const share = Math.min(1, worst.score / 0.5);
+  return weeksUntil(months, fromMonth) + span[0] + (span[1] - span[0]) * share;
+}
 
-function troublesOf(factor: Factor, months: readonly MonthFit[]): Trouble[] {
+const readingIn = (month: MonthFit, factor: Factor): FactorFit =>
+  month.factors.find((fit) => fit.factor === factor)!;
+
+function troublesOf(factor: Factor, months: readonly MonthFit[], verdict: Verdict, fromMonth: number): Trouble[] {
   const readings = months.map((month) => readingIn(month, factor));
-  const kindOf = (fit: FactorFit) =>
-    fit.direction === 'right' || (fit.score > NEGLIGIBLE && fit.severity !== 'danger') ? null : fit.direction;
-  const kinds = readings.map(kindOf);
+  const kinds = readings.map((fit) =>
+    fit.direction === 'right' || (fit.score >= WORTH_A_WORD && fit.severity !== 'danger') ? null : kindOf(fit),
+  );
+  return stretches(kinds).map((indexes): Trouble => {
+    const worstIndex = indexes.reduce((p, q) => (readings[q]!.score < readings[p]!.score ? q : p));
+    const worst = readings[worstIndex]!;
+    const found = {
+      factor,
+      aspect: worst.aspect,
+      direction: worst.direction as Trouble['direction'],
+      severity: indexes.some((index) => readings[index]!.severity === 'danger') ? 'danger' : 'short',
+      months: indexes.map((index) => months[index]!.month),
+      worst,
+      worstMonth: months[worstIndex]!.month,
+    } as const;
+    return { ...found, weeks: weeksToDamage(found, verdict, fromMonth) };
+  });
+}
+
+/** What belongs into one stretch: days and nights too cold are one thing, burning is another than a bright sum. */
+const kindOf = ({ aspect, direction }: FactorFit): string =>
+  `${aspect === 'peak' || aspect === 'cold-night' || aspect === 'hot-day' ? aspect : ''}${direction}`;
+
+/** Runs of equal kinds round the year, as lists of indexes; nothing for null. */
+function stretches(kinds: readonly (string | null)[]): number[][] {
   const count = kinds.length;
   // Start where the kind changes, so that a stretch across the new year stays whole.
   const start = Math.max(
     0,
     kinds.findIndex((kind, i) => kind !== kinds[(i + count - 1) % count]),
   );
-  const troubles: Trouble[] = [];
-  let i = 0;
-  while (i < count) {
-    const kind = kinds[(start + i) % count]!;
-    let end = i + 1;
-    while (end < count && kinds[(start + end) % count] === kind) end++;
-    if (kind) {
-      const indexes = Array.from({ length: end - i }, (_, k) => (start + i + k) % count);
-      const worstIndex = indexes.reduce((p, q) => (readings[q]!.score < readings[p]!.score ? q : p));
-      const worst = readings[worstIndex]!;
-      const dangerous = indexes.some((index) => readings[index]!.severity === 'danger');
-      troubles.push({
-        factor,
-        aspect: worst.aspect,
-        direction: kind,
-        severity: dangerous ? 'danger' : 'short',
-        months: indexes.map((index) => months[index]!.month),
-        worst,
-        worstMonth: months[worstIndex]!.month,
-      });
-    }
-    i = end;
+  const found: number[][] = [];
+  let before: string | null = null;
+  for (let i = 0; i < count; i++) {
+    const index = (start + i) % count;
+    const kind = kinds[index]!;
+    if (kind !== null && kind === before) found[found.length - 1]!.push(index);
+    else if (kind !== null) found.push([index]);
+    before = kind;
   }
-  return troubles;
+  return found;
 }

@@ -14,6 +14,7 @@ import { monthPercentiles, seededYears, type SeededYears } from '../sky';
 import { halfDayMinutes, sunEquatorial } from '../sun';
 import { HOUR_MS, LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
 import type { Circuit, HomeFacts, Room } from '../facts';
+import { extremesAt, type NearGlass } from './near-glass';
 
 /** A lamp that a leaf notices. */
 export interface LitLamp {
@@ -66,7 +67,7 @@ export function dimmed(daylight: DaylightYear, share: number): DaylightYear {
       reflected: scaled(byHour.reflected),
     },
     byDayType: scaled(daylight.byDayType),
-    peak: scaled(daylight.peak),
+    clearDay: scaled(daylight.clearDay),
     factors: daylight.factors.map((month) =>
       month.map(({ fromMinute, factor }) => ({ fromMinute, factor: factor * share })),
     ),
@@ -106,7 +107,9 @@ export interface ConditionInputs {
   readonly room: Room;
   /** At the middle of the leaves, and at their top. */
   readonly daylight: DaylightYear;
-  readonly topDaylight: Pick<DaylightYear, 'peak'>;
+  readonly topDaylight: Pick<DaylightYear, 'clearDay'>;
+  /** What the glass near the leaf does to its air. */
+  readonly glass: NearGlass;
   readonly lit: readonly LitLamp[];
   readonly air: Condition['air'];
   readonly month0: number;
@@ -120,6 +123,7 @@ export function conditionOf({
   daylight,
   topDaylight,
   lit,
+  glass,
   air,
   month0,
   year,
@@ -127,17 +131,15 @@ export function conditionOf({
   const month = month0 + 1;
   const lamps: Record<string, number> = {};
   let lampDli = 0;
-  let lampPeak = 0;
   for (const lamp of lit) {
     const hours = circuitHours(lamp.circuit, month);
     const dli = lamp.ppfd * hours * MOL_PER_UMOL_HOUR;
     lamps[lamp.id] = dli;
     lampDli += dli;
-    if (hours > 0) lampPeak += lamp.topPpfd;
   }
   const days = dayTypeDlis(daylight, month0);
   const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
-  const { poor, typical, good } = yearsOf(days, month0);
+  const { poor, typical, good } = yearsOf(daylight, days, month0);
   const evening = eveningLightsOf(facts, room);
   const roomLight = evening.reduce(
     (sum, { ppfd, fromMinute, toMinute }) => sum + (ppfd * MOL_PER_UMOL_HOUR * (toMinute - fromMinute)) / 60,
@@ -145,6 +147,7 @@ export function conditionOf({
   );
   const steady = lampDli + roomLight;
   const { byHour } = daylight;
+  const clearDay = clearDayByHour({ topDaylight, lit, evening, month0 });
   const photoperiod = photoperiodOf(stretchesOf({ facts, evening, daylight, lit, month, year }));
   return {
     month,
@@ -163,12 +166,14 @@ export function conditionOf({
       roomLight,
       lamps,
     },
-    peakPpfd: topDaylight.peak[month0]! * PPFD_PER_WATT + lampPeak,
+    clearDay,
+    peakPpfd: Math.max(...clearDay),
     sunHoursPossible: daylight.sunHoursPossible[month0]!,
     sunHoursLikely: daylight.sunHoursLikely[month0]!,
     dayH: photoperiod.dayH,
     longestNightH: photoperiod.longestNightH,
     air,
+    ...extremesAt(air, glass, month0, daylight.sunHoursPossible[month0]!),
     airMovement: room.airMovement,
     vpdDay: vapourPressureDeficit(air.dayC, air.dayRh),
     byHour: ppfdByHour({ daylight, lit, evening, month0 }),
@@ -182,24 +187,46 @@ function ppfdByHour({ daylight, lit, evening, month0 }: HoursInputs): number[] {
     const bin = month0 * 24 + hour;
     const watts = sun[bin]! + sky[bin]! + ground[bin]! + obstruction[bin]! + reflected[bin]!;
     const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month0 + 1, hour), 0);
-    const roomNow = evening.reduce(
-      (sum, { ppfd, fromMinute, toMinute }) => sum + ppfd * shareWithin(fromMinute, toMinute, hour),
-      0,
-    );
-    return watts * PPFD_PER_WATT + burning + roomNow;
+    return watts * PPFD_PER_WATT + burning + roomNow(evening, hour);
   });
 }
+
+/** PPFD of each hour of a month's clear day at the top of the leaves, all sources as they burn. */
+function clearDayByHour({ topDaylight, lit, evening, month0 }: ClearDayInputs): number[] {
+  return Array.from({ length: 24 }, (_, hour) => {
+    const burning = lit.reduce((sum, lamp) => sum + lamp.topPpfd * shareOfHour(lamp.circuit, month0 + 1, hour), 0);
+    return topDaylight.clearDay[month0 * 24 + hour]! * PPFD_PER_WATT + burning + roomNow(evening, hour);
+  });
+}
+
+interface ClearDayInputs extends Pick<ConditionInputs, 'topDaylight' | 'lit' | 'month0'> {
+  readonly evening: readonly EveningLight[];
+}
+
+const roomNow = (evening: readonly EveningLight[], hour: number): number =>
+  evening.reduce((sum, { ppfd, fromMinute, toMinute }) => sum + ppfd * shareWithin(fromMinute, toMinute, hour), 0);
 
 interface HoursInputs extends Pick<ConditionInputs, 'daylight' | 'lit' | 'month0'> {
   readonly evening: readonly EveningLight[];
 }
 
 /** Poor, typical and good years of a month's mean. A weather without day types is the same every year. */
-function yearsOf(days: readonly number[], month0: number): { poor: number; typical: number; good: number } {
+function yearsOf(daylight: DaylightYear, days: readonly number[], month0: number): Years {
   if (days.length === 1) return { poor: days[0]!, typical: days[0]!, good: days[0]! };
+  let known = yearsKnown.get(daylight);
+  if (!known) yearsKnown.set(daylight, (known = []));
   drawnYears ??= seededYears(YEARS_SEED);
-  return monthPercentiles(drawnYears, month0, days);
+  return (known[month0] ??= monthPercentiles(drawnYears, month0, days));
 }
+
+interface Years {
+  readonly poor: number;
+  readonly typical: number;
+  readonly good: number;
+}
+
+/** A lamp's hours are tried under the same daylight again and again. */
+const yearsKnown = new WeakMap<DaylightYear, Years[]>();
 
 /** Share of an hour that lies between two minutes of the day. */
 function shareWithin(fromMinute: number, toMinute: number, hour: number): number {

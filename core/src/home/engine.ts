@@ -7,10 +7,11 @@ import type { DaylightYear } from '../light';
 import { placedSpots, type PlacedSpot } from '../room';
 import { conditionOf, dimmed, eveningLightsOf, type LitLamp } from './conditions';
 import { AttachmentShelf, type Attachments, type Knowledge, type Sources } from './knowledge';
-import { plantTargets } from './known';
+import { outcomesOf, plantTargets } from './known';
 import { LitHome, type HomeSky } from './lit-home';
 import { Memory, Names } from './memory';
 import { calibrationAt, comparedReadings, type ComparedReading, type SpotCalibration } from './readings';
+import { nearGlass } from './near-glass';
 import { leafPlaceOf, sceneOf, topPlaceOf } from './scene';
 
 export interface SpotAnswer {
@@ -79,21 +80,27 @@ export class HomeEngine {
 
   /** Twelve months of one spot, readings counted in; none when it is not there. */
   conditionsOf(facts: HomeFacts, spotId: string, year: number): readonly Condition[] {
-    return finish(this.spotAnswers(facts, year, spotId)).spots[0]?.conditions ?? [];
+    return finish(this.spotAnswers(facts, year, [spotId])).spots[0]?.conditions ?? [];
+  }
+
+  /** Twelve months of some spots, by spot; those that are not there are left out. */
+  conditionsAt(facts: HomeFacts, spotIds: readonly string[], year: number): ReadonlyMap<string, readonly Condition[]> {
+    const { spots } = finish(this.spotAnswers(facts, year, spotIds));
+    return new Map(spots.map(({ spotId, conditions }) => [spotId, conditions]));
   }
 
   /** What readings correct at one spot. */
   calibrationOf(facts: HomeFacts, spotId: string, year: number): SpotCalibration | null {
-    return finish(this.spotAnswers(facts, year, spotId)).spots[0]?.calibration ?? null;
+    return finish(this.spotAnswers(facts, year, [spotId])).spots[0]?.calibration ?? null;
   }
 
-  /** Readings against the model, and what they correct at each spot, or at one. The same facts have the very same answer. */
-  *spotAnswers(facts: HomeFacts, year: number, only?: string): Steps<SpotAnswers> {
+  /** Readings against the model, and what they correct at each spot, or at some. The same facts have the very same answer. */
+  *spotAnswers(facts: HomeFacts, year: number, only?: readonly string[]): Steps<SpotAnswers> {
     const known = this.answered.get(facts);
-    if (known?.year === year) return only === undefined ? known.answers : ofSpot(known.answers, only);
+    if (known?.year === year) return only === undefined ? known.answers : ofSpots(known.answers, only);
     this.makeRoom(facts);
     const inputs = this.inputsOf(facts, year);
-    const asked = only === undefined ? [...inputs.placed.values()] : [inputs.placed.get(only)].filter((spot) => !!spot);
+    const asked = only === undefined ? [...inputs.placed.values()] : only.flatMap((id) => inputs.placed.get(id) ?? []);
     const spots: SpotAnswer[] = [];
     for (const [i, spot] of asked.entries()) {
       if (only === undefined && i % SPOTS_A_STEP === 0) yield i / asked.length;
@@ -113,15 +120,18 @@ export class HomeEngine {
 
   /** A plant's targets through a year, January first; none when nothing is known of it. */
   targetsOf(facts: HomeFacts, plant: Plant, year: number): Target[] {
-    const { taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool, arrivedOn } = plant;
-    const cameIn = arrivedOn?.startsWith(`${year}-`) ? arrivedOn : '';
+    const { taxonId, parents, traits, stage, stageSeenOn, growthState, stateSeenOn, restSchool, arrivedOn } = plant;
+    // A date of long ago tells nothing of this year.
+    const recent = (date: string | null) => (date !== null && Number(date.slice(0, 4)) >= year - 1 ? date : '');
+    const dates = [recent(arrivedOn), recent(stageSeenOn), stateSeenOn];
     const ownFigures = facts.corrections.length > 0 && this.correctedPlants(facts).has(plant.id);
     // What is one plant's own names it; all others of the same needs share one target.
-    const whose = ownFigures || parents.length > 0 ? plant.id : '';
+    const seen = facts.outcomes.length > 0 ? outcomesOf(facts, plant) : [];
+    const whose = ownFigures || parents.length > 0 || seen.length > 0 ? plant.id : '';
     const own = facts.ownTaxa.length + facts.corrections.length > 0;
     const knows = own ? this.names.ofParts(facts.ownTaxa, facts.corrections) : '';
     const { latitude, restSchool: usual, lightAim } = facts.home;
-    const needs = [taxonId, parents, traits, stage, growthState, stateSeenOn, restSchool, cameIn, whose];
+    const needs = [taxonId, parents, traits, stage, growthState, restSchool, dates, year, whose, seen];
     return this.targets.recall(JSON.stringify([needs, latitude, usual, lightAim, knows]), () =>
       plantTargets(facts, plant, this.sources, year),
     );
@@ -192,16 +202,17 @@ export class HomeEngine {
         topPpfd: lamp.topPpfd * factor,
       }));
       const air = airYear(airOf(facts, spot.room.id));
+      const glass = nearGlass(facts, spot, this.sources);
       const conditions = air.map((month, month0) =>
-        conditionOf({ facts, room: spot.room, daylight, topDaylight, lit, air: month, month0, year }),
+        conditionOf({ facts, room: spot.room, daylight, topDaylight, glass, lit, air: month, month0, year }),
       );
       return { spotId: spot.spot.id, conditions, daylightFactor: daylight.daylightFactor, calibration };
     });
   }
 }
 
-const ofSpot = ({ spots, readings }: SpotAnswers, spotId: string): SpotAnswers => ({
-  spots: spots.filter((answer) => answer.spotId === spotId),
+const ofSpots = ({ spots, readings }: SpotAnswers, only: readonly string[]): SpotAnswers => ({
+  spots: spots.filter(({ spotId }) => only.includes(spotId)),
   readings,
 });
 

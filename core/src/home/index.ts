@@ -9,6 +9,7 @@ export * from './lit-home';
 export * from './missing';
 export * from './moments';
 export * from './doubts';
+export * from './outcomes';
 export * from './problems';
 export * from './readings';
 export * from './scene';

@@ -15,10 +15,13 @@ export interface ClimateFamily {
   readonly turbidity: number;
 }
 
+/** A glazing and what it loses of the room's warmth, W m-2 K-1. */
+export type GlazingKind = Glass & { readonly uValue?: number };
+
 /** Each look-up gives null for a key the catalogue does not hold. */
 export interface Knowledge {
   taxon(id: string): Taxon | null;
-  glazing(id: string): Glass | null;
+  glazing(id: string): GlazingKind | null;
   curtain(id: string): CurtainOptics | null;
   climate(id: string): ClimateFamily | null;
 }

@@ -1,8 +1,9 @@
 /** What is known of a plant or a taxon of this home: the catalogue's figures with the grower's own knowledge over them. */
 import { inOrder, mixOf, withTraits, yearTargets, type Target } from '../plant';
 import { FIGURES, inferredFrom, withFigure, wrongOrder, type Taxon } from '../taxon';
-import type { Correction, Home, HomeFacts, OwnTaxon, Plant } from '../facts';
+import type { Correction, Home, HomeFacts, Outcome, OwnTaxon, Plant } from '../facts';
 import type { Knowledge } from './knowledge';
+import { withOutcomes } from './outcomes';
 
 /** Keys of groups, which stand for a plant whose name is not known, begin with this. */
 export const GROUP_PREFIX = 'group-';
@@ -46,15 +47,22 @@ export function knownPlant(facts: HomeFacts, plant: Plant, knowledge: Knowledge)
   if (!base) return null;
   const own = facts.corrections.filter((correction) => correction.plantId === plant.id);
   const after = corrected(base.taxon, own);
-  const seen = withTraits(after.taxon, plant.traits);
+  const traced = withTraits(after.taxon, plant.traits);
+  const seen = withOutcomes(traced.taxon, outcomesOf(facts, plant));
   return {
     taxon: seen.taxon,
     before: base.before,
     origin: base.origin,
     corrections: [...base.corrections, ...own],
-    rules: [...base.rules, ...after.rules, ...seen.rules],
+    rules: [...base.rules, ...after.rules, ...traced.rules, ...seen.rules],
   };
 }
+
+/** What tells of a plant's needs: how it was seen itself, and deaths of others of its kind; oldest first. */
+export const outcomesOf = ({ outcomes }: HomeFacts, plant: Pick<Plant, 'id' | 'taxonId'>): Outcome[] =>
+  outcomes
+    .filter(({ kind, plantId, taxonId }) => (kind === 'well' ? plantId === plant.id : taxonId === plant.taxonId))
+    .sort((p, q) => (p.on < q.on ? -1 : 1));
 
 function mixedParents(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Known | null {
   const parts = plant.parents.flatMap(({ taxonId, share }) => {

@@ -2,9 +2,9 @@
 import type { HomeFacts, Plant } from '../facts';
 import { GROUP_PREFIX, knownPlant } from './known';
 import type { Knowledge } from './knowledge';
-import { SEEN_RULES_MONTHS } from '../plant';
+import { PASSING_STAGES, SEEN_RULES_MONTHS } from '../plant';
 
-export type Missing = 'name' | 'known-taxon' | 'spot' | 'settled' | 'state' | 'pot' | 'height' | 'hazard';
+export type Missing = 'name' | 'known-taxon' | 'spot' | 'settled' | 'stage' | 'state' | 'pot' | 'height' | 'hazard';
 
 export interface MissingFact {
   readonly plantId: string;
@@ -12,10 +12,8 @@ export interface MissingFact {
 }
 
 /** In the order in which an answer helps most. */
-const ORDER: readonly Missing[] = ['known-taxon', 'name', 'spot', 'settled', 'state', 'hazard', 'pot', 'height'];
+const ORDER: readonly Missing[] = ['known-taxon', 'name', 'spot', 'settled', 'stage', 'state', 'hazard', 'pot', 'height'];
 
-/** Weeks after which a plant that has just arrived should have settled. */
-const SETTLED_AFTER_WEEKS = 8;
 const WEEK_MS = 7 * 86_400_000;
 const MONTH_MS = 30.4 * 86_400_000;
 
@@ -34,14 +32,15 @@ function missingOf(facts: HomeFacts, plant: Plant, knowledge: Knowledge, nowMs: 
   const known = knownPlant(facts, plant, knowledge);
   const since = (date: string | null) => (date === null ? null : nowMs - Date.parse(`${date}T00:00:00Z`));
   const seen = since(plant.stateSeenOn);
-  const arrived = since(plant.arrivedOn);
+  const staged = since(plant.stageSeenOn ?? (plant.stage === 'just-arrived' ? plant.arrivedOn : null));
   const missing: Missing[] = [];
   if (!known) missing.push('known-taxon');
   if (plant.taxonId.startsWith(GROUP_PREFIX)) missing.push('name');
   else if (known && known.taxon.hazard.people === 'unknown') missing.push('hazard');
   if (plant.spotId === null) missing.push('spot');
-  if (plant.stage === 'just-arrived' && (arrived === null || arrived > SETTLED_AFTER_WEEKS * WEEK_MS))
-    missing.push('settled');
+  const passes = PASSING_STAGES[plant.stage];
+  if (passes && (staged === null || staged > passes.weeks * WEEK_MS))
+    missing.push(plant.stage === 'just-arrived' ? 'settled' : 'stage');
   if (plant.growthState !== 'by-season' && (seen === null || seen > SEEN_RULES_MONTHS * MONTH_MS))
     missing.push('state');
   if (plant.potCm === null && !plant.traits.includes('mounted')) missing.push('pot');

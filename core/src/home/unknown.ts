@@ -33,6 +33,7 @@ export function unknownIn(facts: HomeFacts, effect: readonly EntryChange[], know
       case 'corrections':
         return after.taxonId != null && !isTaxon(after.taxonId) ? at('taxonId', 'taxon') : [];
       case 'readings':
+      case 'outcomes':
         // It outlives its spot, but it was taken at one.
         return before === null && !facts.spots.some((spot) => spot.id === after.spotId) ? at('spotId', 'spot') : [];
       default:

@@ -1,3 +1,4 @@
+export * from './burning';
 export * from './output';
 export * from './photometry';
 export * from './placed';

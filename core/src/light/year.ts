@@ -14,8 +14,8 @@ export interface DaylightYear {
   /** Total of a day by `month0 * dayTypes + type`. */
   readonly byDayType: Float64Array;
   readonly dayTypes: number;
-  /** Brightest hour by month, W m-2: the sun of a bright day on top of that hour's diffuse light. */
-  readonly peak: Float64Array;
+  /** A clear day by bin, W m-2: each hour's brightest sun of the month on top of that hour's diffuse light. */
+  readonly clearDay: Float64Array;
   /** Hours a day of direct sun by month: possible under an open sky, and likely. A shut curtain that scatters takes them. */
   readonly sunHoursPossible: Float64Array;
   readonly sunHoursLikely: Float64Array;
@@ -32,10 +32,7 @@ export interface FactorFrom {
 }
 
 /** A spot's year as its windows are added to it. */
-type Tally = Omit<DaylightYear, 'peak' | 'factors' | 'daylightFactor'> & {
-  /** Brightest hour by bin, W m-2. */
-  readonly hourPeaks: Float64Array;
-};
+type Tally = Omit<DaylightYear, 'factors' | 'daylightFactor'>;
 
 const emptyTally = (dayTypes: number): Tally => ({
   byHour: {
@@ -47,7 +44,7 @@ const emptyTally = (dayTypes: number): Tally => ({
   },
   byDayType: new Float64Array(12 * dayTypes),
   dayTypes,
-  hourPeaks: new Float64Array(HOUR_BINS),
+  clearDay: new Float64Array(HOUR_BINS),
   sunHoursPossible: new Float64Array(12),
   sunHoursLikely: new Float64Array(12),
 });
@@ -61,19 +58,15 @@ export function daylightYear(
   sky: SkyYear,
   transmittances: ReadonlyMap<string, TransmittanceYear>,
 ): DaylightYear {
-  const { hourPeaks, ...tally } = emptyTally(sky.dayTypes);
-  const whole = { ...tally, hourPeaks };
+  const tally = emptyTally(sky.dayTypes);
   let daylightFactor = 0;
   for (const window of windows) {
     daylightFactor += meanFactor(window);
     const transmittance = veilsOf(window, transmittances.get(window.windowId) ?? UNCURTAINED_YEAR);
-    addWindow(whole, window, sky, transmittance);
+    addWindow(tally, window, sky, transmittance);
   }
-  const peak = Float64Array.from({ length: 12 }, (_, month0) =>
-    Math.max(...hourPeaks.subarray(month0 * 24, month0 * 24 + 24)),
-  );
   const factors = Array.from({ length: 12 }, (_, month0) => factorsOf(windows, transmittances, month0));
-  return { ...tally, peak, factors, daylightFactor };
+  return { ...tally, factors, daylightFactor };
 }
 
 /** What a window lets pass of each part of the outdoors in one bin, seen and thrown back, straight and spread evenly. */
@@ -166,7 +159,7 @@ function addWindow(tally: Tally, window: WindowYear, sky: SkyYear, transmittance
         byDayType[month0 * types + type]! += sun + diffuse;
         if (diffuse + spreadSun > brightest) brightest = diffuse + spreadSun;
       }
-      tally.hourPeaks[bin]! += brightest + beam.strongest[bin]! * transmittance.straightMost[bin]!;
+      tally.clearDay[bin]! += brightest + beam.strongest[bin]! * transmittance.straightMost[bin]!;
       tally.sunHoursPossible[month0]! += beam.possible[bin]! * transmittance.sunShare[bin]!;
       tally.sunHoursLikely[month0]! += beam.likely[bin]! * transmittance.sunShare[bin]!;
     }

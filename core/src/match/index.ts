@@ -1,3 +1,7 @@
+export * from './acclimate';
+export * from './height-free';
 export * from './mend';
+export * from './need';
 export * from './rank';
+export * from './remedies';
 export * from './wish';

@@ -1,4 +1,5 @@
 export * from './mix';
+export * from './nature';
 export * from './season';
 export * from './stage';
 export * from './target';

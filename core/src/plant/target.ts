@@ -1,7 +1,9 @@
 /** What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the grower's ways. */
 import type { LightAim, Plant, Stage } from '../facts';
 import { halfDayMinutes, sunEquatorial } from '../sun';
-import { shiftAt } from './stage';
+import { ALL_MONTHS } from '../units';
+import { natureOf, type Nature } from './nature';
+import { HARDENS_IN_WEEKS, PASSING_STAGES, shiftAt } from './stage';
 import { monthOfSeason, schoolFor, seasonOf, type SeasonMonth, type SeasonPhase } from './season';
 import {
   seasonalMonth,
@@ -17,8 +19,13 @@ import {
 
 export interface Target {
   readonly month: number;
+  readonly nature: Nature;
   readonly light: LightNeed;
+  /** Whether its leaves have got used to the sun they stand in; before, they burn at half of what they tolerate later. */
+  readonly isUsedToSun: boolean;
   readonly day: DayNeed;
+  /** The same as far as growth minds it; in its weeks of induction `day` is what sets buds. */
+  readonly growingDay: DayNeed;
   readonly warmth: WarmthNeed;
   readonly moisture: MoistureNeed;
   readonly air: 'still' | 'gentle' | 'brisk';
@@ -30,6 +37,12 @@ export interface Target {
   readonly feedPpmN: number;
   /** Its season, or that it is in its weeks of induction. */
   readonly phase: SeasonPhase | 'inducing';
+  /** How far it has gone from growth (0) to full rest (1). */
+  readonly restDepth: number;
+  /** Whether it is of an age to flower. */
+  readonly canFlower: boolean;
+  /** Whether it rests without leaves, or so deep that light, dry air and warmth are nothing to it. */
+  readonly isDormant: boolean;
   /** The rules that moved it away from the taxon's own figures, in words. */
   readonly rules: readonly string[];
   /** The one that set this stretch of its year. */
@@ -123,7 +136,8 @@ const GROW_ON_DAY_H = 12;
 /** And nights no colder than this, where its rest would be a dry one, °C. */
 const GROW_ON_NIGHT_C = 12;
 
-type Grower = Pick<Plant, 'stage' | 'growthState'> & Partial<Pick<Plant, 'stateSeenOn' | 'arrivedOn'>>;
+type Grower = Pick<Plant, 'stage' | 'growthState'> &
+  Partial<Pick<Plant, 'stageSeenOn' | 'stateSeenOn' | 'arrivedOn'>>;
 
 /**
  * Twelve months of a plant's targets, January first, for a taxon as it is known of this plant (mixed, corrected, with
@@ -131,14 +145,34 @@ type Grower = Pick<Plant, 'stage' | 'growthState'> & Partial<Pick<Plant, 'stateS
  */
 export function yearTargets(plant: Grower, taxon: Taxon, ways: Ways): Target[] {
   const school = schoolFor(taxon, ways.school);
-  return seasonOf(plant, taxon, ways.latitude, ways.school ?? taxon.rest.school).map((season) =>
-    monthTarget(plant, taxon, season, ways, school),
-  );
+  const nature = natureOf(taxon);
+  const asked = ways.school ?? taxon.rest.school;
+  const seasons = new Map<Stage, readonly SeasonMonth[]>();
+  return ALL_MONTHS.map((month) => {
+    const stage = stageIn(month, plant, ways);
+    const then = stage === plant.stage ? plant : { ...plant, stage };
+    if (!seasons.has(stage)) seasons.set(stage, seasonOf(then, taxon, ways.latitude, asked));
+    return { ...monthTarget(then, taxon, seasons.get(stage)![month - 1]!, ways, school), nature };
+  });
+}
+
+/** A rest that needs no more than this share of its light is one without leaves, or in the dark. */
+const DORMANT_SHARE = 0.35;
+
+/** The stage a plant is at in a month: what was seen holds for its weeks, and then it is taken for grown out of it. */
+function stageIn(month: number, { stage, stageSeenOn, arrivedOn }: Grower, { year }: Ways): Stage {
+  const seen = stageSeenOn ?? (stage === 'just-arrived' ? arrivedOn : null);
+  const passes = PASSING_STAGES[stage];
+  if (!passes || !seen || year === undefined) return stage;
+  const weeks = (Date.UTC(year, month - 1, MID_MONTH) - Date.parse(`${seen}T00:00:00Z`)) / WEEK_MS;
+  // Months before it was seen are told as those of the next year.
+  return weeks < -HALF_A_MONTH_WEEKS || weeks > passes.weeks ? passes.then : stage;
 }
 
 /** What a month's needs come to so far, and the rules that made them so. */
 interface Needs {
   readonly light: LightNeed;
+  readonly isUsedToSun: boolean;
   readonly warmth: WarmthNeed;
   readonly moisture: MoistureNeed;
   readonly day: DayNeed;
@@ -146,7 +180,7 @@ interface Needs {
   readonly rules: readonly string[];
 }
 
-function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Ways, school: School): Target {
+function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Ways, school: School): Omit<Target, 'nature'> {
   const { month } = season;
   const inducing = isInducing(plant, taxon, month, ways.latitude);
   const staged = fresh(atStage(aimedNeeds(taxon, ways, month), plant.stage, taxon), plant, month, ways);
@@ -155,7 +189,7 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Way
     school === 'grow-on' && season.depth === 0 && taxon.rest.months.includes(monthOfSeason(month, ways.latitude))
       ? keptGrowing(seasoned, taxon)
       : seasoned;
-  const { light, day, warmth, moisture, waterAtShare, rules } = inducing ? induced(grownOn) : grownOn;
+  const { light, isUsedToSun, day, warmth, moisture, waterAtShare, rules } = inducing ? induced(grownOn) : grownOn;
   const setsBuds = inducing && season.phase !== 'resting';
   const rootless = ROOTLESS.has(plant.stage);
   const feed: Feed = rootless ? 'none' : season.feed;
@@ -163,7 +197,9 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Way
   return {
     month,
     light,
+    isUsedToSun,
     day,
+    growingDay: grownOn.day,
     warmth,
     moisture,
     air: taxon.care.air,
@@ -172,6 +208,9 @@ function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Way
     feed,
     feedPpmN: taxon.care.feedPpmN * FEED_SHARES[feed],
     phase: setsBuds ? 'inducing' : season.phase,
+    restDepth: season.depth,
+    canFlower: FLOWERING.has(plant.stage),
+    isDormant: season.phase === 'resting' && taxon.rest.lightShare <= DORMANT_SHARE,
     rules: rootless ? [...rules, 'Without roots, or just moved: not fed'] : rules,
     seasonRule: setsBuds ? `Its weeks of ${weeks}` : season.rule,
   };
@@ -181,6 +220,7 @@ function aimedNeeds({ light, warmth, moisture, day, care }: Taxon, { aim, latitu
   const rule = AIM_RULES[aim];
   return {
     light: aimed(light, aim),
+    isUsedToSun: true,
     warmth,
     moisture,
     // Lamps that burn longer than its longest useful day do it no good; the sun's own day does it no harm.
@@ -224,19 +264,20 @@ const sunWhenUsed = ({ sunHoursFresh, sunHoursUsed }: LightNeed, weeks: number):
 /** A plant that came this year is used to no more sun than its weeks here have taught it. */
 function fresh(needs: Needs, { stage, arrivedOn }: Grower, month: number, { year }: Ways): Needs {
   const { light } = needs;
-  if (stage === 'just-arrived') return { ...needs, light: { ...light, sunHoursUsed: light.sunHoursFresh } };
+  if (stage === 'just-arrived') return { ...needs, isUsedToSun: false, light: { ...light, sunHoursUsed: light.sunHoursFresh } };
   if (!arrivedOn || year === undefined || Number(arrivedOn.slice(0, 4)) !== year) return needs;
   const weeks = (Date.UTC(year, month - 1, MID_MONTH) - Date.parse(`${arrivedOn}T00:00:00Z`)) / WEEK_MS;
   const sunHoursUsed = sunWhenUsed(light, Math.max(0, weeks));
   // Months before it came are told as those of the next year, when it is used to its place.
-  if (weeks < -WEEKS_A_MONTH || sunHoursUsed === light.sunHoursUsed) return needs;
+  if (weeks < -HALF_A_MONTH_WEEKS || sunHoursUsed === light.sunHoursUsed) return needs;
   const came = `Came ${Math.max(0, Math.round(weeks))} weeks before`;
   const rule = `${came}: ${sunHoursUsed.toFixed(1)} h of sun, half an hour more each week`;
-  return { ...needs, light: { ...light, sunHoursUsed }, rules: [...needs.rules, rule] };
+  const isUsedToSun = weeks >= HARDENS_IN_WEEKS;
+  return { ...needs, isUsedToSun, light: { ...light, sunHoursUsed }, rules: [...needs.rules, rule] };
 }
 
 const WEEK_MS = 7 * 24 * 3600 * 1000;
-const WEEKS_A_MONTH = 2;
+const HALF_A_MONTH_WEEKS = 2;
 
 function inSeason(needs: Needs, plant: Grower, taxon: Taxon, season: SeasonMonth): Needs {
   const awake = plant.growthState === 'by-season' ? needs : { ...needs, rules: [...needs.rules, season.rule] };
@@ -303,6 +344,8 @@ function induced(needs: Needs): Needs {
 
 /** Stages that cannot take up feed yet. */
 const ROOTLESS: ReadonlySet<Stage> = new Set(['seed', 'cutting', 'recovering', 'just-arrived']);
+
+const FLOWERING: ReadonlySet<Stage> = new Set(['adult', 'in-bud', 'in-bloom']);
 
 function isInducing({ stage }: Grower, { day }: Taxon, month: number, latitude: number): boolean {
   return (

@@ -1,8 +1,7 @@
 /** What would do best on a spot: taxa ranked for it. */
 import type { HomeFacts } from '../facts';
-import type { YearFit } from '../fit';
+import { fitYear, type YearFit } from '../fit';
 import { knownTaxon, waysOf, type HomeEngine } from '../home';
-import { fitOfSpot } from '../match';
 import { yearTargets } from '../plant';
 
 export interface BestTaxaParams {
@@ -11,6 +10,8 @@ export interface BestTaxaParams {
   readonly taxonIds: readonly string[];
   readonly count: number;
   readonly year: number;
+  /** 1..12, the month that is on. */
+  readonly month: number;
 }
 
 export interface TaxonFit {
@@ -22,7 +23,7 @@ export interface TaxonFit {
 export function bestTaxa(
   engine: HomeEngine,
   facts: HomeFacts,
-  { spotId, taxonIds, count, year }: BestTaxaParams,
+  { spotId, taxonIds, count, year, month }: BestTaxaParams,
 ): TaxonFit[] {
   const conditions = engine.conditionsOf(facts, spotId, year);
   if (conditions.length === 0) return [];
@@ -32,8 +33,8 @@ export function bestTaxa(
       const taxon = knownTaxon(facts, taxonId, engine.sources)?.taxon;
       if (!taxon) return [];
       const targets = yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways);
-      return [{ taxonId, fit: fitOfSpot(targets, conditions) }];
+      return [{ taxonId, fit: fitYear(targets, conditions, month) }];
     })
-    .sort((p, q) => q.fit.whole - p.fit.whole)
+    .sort((p, q) => q.fit.verdict.score - p.fit.verdict.score)
     .slice(0, count);
 }

@@ -1,24 +1,35 @@
-/** Plants in trouble in a month, worst first. */
+/** Plants that need something, by how soon. */
 import type { Trouble } from '../fit';
 import type { HomeFacts, Plant } from '../facts';
+import { troublesFor, urgencyOf, URGENCIES, type Urgency } from '../match';
 import type { PlantAnswer } from './home-answers';
 
-export interface TroubleCase {
+export interface PlantCase {
   readonly plant: Plant;
   readonly answer: PlantAnswer;
-  /** Troubles of the month, worst first. */
-  readonly now: readonly Trouble[];
+  readonly urgency: Exclude<Urgency, 'none'>;
+  /** What is trouble for this plant by its goal, soonest damage first. */
+  readonly troubles: readonly Trouble[];
 }
 
-/** Plants that lack something or have too much in a month (1..12), the unhappiest first. */
-export function casesIn(facts: HomeFacts, answers: readonly PlantAnswer[], month: number): TroubleCase[] {
+/** Plants that need something: soonest damage first, then those that do worst. */
+export function casesOf(facts: HomeFacts, answers: readonly PlantAnswer[]): PlantCase[] {
   const byId = new Map(facts.plants.map((plant) => [plant.id, plant]));
-  const wholeOf = ({ answer }: TroubleCase) => answer.fit!.months[month - 1]!.whole;
+  const soonest = ({ troubles }: PlantCase) => Math.min(...troubles.map(({ weeks }) => weeks ?? Infinity));
+  const score = ({ answer }: PlantCase) => answer.fit!.verdict.score;
   return answers
-    .flatMap((answer): TroubleCase[] => {
+    .flatMap((answer): PlantCase[] => {
       const plant = byId.get(answer.plantId);
-      const now = answer.fit?.troubles.filter((trouble) => trouble.months.includes(month)) ?? [];
-      return plant && now.length > 0 ? [{ plant, answer, now }] : [];
+      if (!plant || !answer.fit) return [];
+      const urgency = urgencyOf(plant.goal, answer.fit);
+      return urgency === 'none' ? [] : [{ plant, answer, urgency, troubles: troublesFor(plant.goal, answer.fit) }];
     })
-    .sort((p, q) => wholeOf(p) - wholeOf(q));
+    .sort(
+      (p, q) =>
+        URGENCIES.indexOf(p.urgency) - URGENCIES.indexOf(q.urgency) ||
+        compared(soonest(p), soonest(q)) ||
+        score(p) - score(q),
+    );
 }
+
+const compared = (p: number, q: number): number => (p === q ? 0 : p < q ? -1 : 1);

@@ -23,7 +23,7 @@ function june(...curtains: HungCurtain[]) {
     lamps: [],
     windows: smallHome.windows.map((window) => ({ ...window, curtains })),
   };
-  return ask(engine, facts, 'home', { year: YEAR }).spots.find(({ spotId }) => spotId === 'bright')!.conditions[JUNE]!;
+  return ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'bright')!.conditions[JUNE]!;
 }
 
 describe('the day behind curtains', () => {
@@ -72,7 +72,7 @@ describe('the day behind curtains', () => {
 describe('a cabinet in a lit room', () => {
   /** December in the cabinet, its windows' room dark from without. */
   const boxed = (facts: HomeFacts) =>
-    ask(engine, facts, 'home', { year: YEAR }).spots.find(({ spotId }) => spotId === 'boxed')!.conditions[11]!;
+    ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'boxed')!.conditions[11]!;
   const cabinet = smallHome.rooms.find(({ insideRoomId }) => insideRoomId !== null)!;
   const shell = (shellTransmittance: number, facts: HomeFacts = smallHome, given: object = {}): HomeFacts => ({
     ...facts,
@@ -102,7 +102,7 @@ describe('a cabinet in a lit room', () => {
     };
     const before = boxed(smallHome);
     const after = boxed(evening);
-    const outer = ask(engine, evening, 'home', { year: YEAR }).spots.find(({ spotId }) => spotId === 'dim')!;
+    const outer = ask(engine, evening, 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'dim')!;
     expect(after.shares.roomLight).toBeCloseTo(outer.conditions[11]!.shares.roomLight * 0.8, 9);
     expect(after.dayH).toBeGreaterThan(before.dayH + 4);
   });

@@ -1,4 +1,3 @@
-import { mendOf } from '../match';
 import { ALL_MONTHS } from '../units';
 import type { HomeFacts } from '../facts';
 import { HomeEngine, problemsOf } from '../home';
@@ -7,11 +6,11 @@ import { ask } from './index';
 
 const YEAR = 2026;
 const engine = new HomeEngine(smallKnowledge);
-const answers = ask(engine, smallHome, 'home', { year: YEAR });
+const answers = ask(engine, smallHome, 'home', { year: YEAR, month: 11 });
 const spot = (id: string, facts: HomeFacts = smallHome) =>
-  ask(engine, facts, 'home', { year: YEAR }).spots.find((answer) => answer.spotId === id)!;
+  ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find((answer) => answer.spotId === id)!;
 const plant = (id: string, facts: HomeFacts = smallHome) =>
-  ask(engine, facts, 'home', { year: YEAR }).plants.find((answer) => answer.plantId === id)!;
+  ask(engine, facts, 'home', { year: YEAR, month: 11 }).plants.find((answer) => answer.plantId === id)!;
 const withCircuit = (given: object): HomeFacts => ({
   ...smallHome,
   circuits: smallHome.circuits.map((circuit) => ({ ...circuit, ...given })),
@@ -103,17 +102,17 @@ describe('the light of a small home', () => {
 });
 
 describe('plants in a small home', () => {
-  it('fare as their spot gives, and have a better one named', () => {
+  it('fare as their spot gives', () => {
     expect(plant('q').fit!.troubles[0]).toMatchObject({ factor: 'light', direction: 'too-little', severity: 'danger' });
-    expect(plant('q').bestFree!.spotId).toBe('bright');
+    expect(plant('q').fit!.verdict).toMatchObject({ life: 'months', decidedBy: 'reserve' });
   });
 
   it('ranks a plant under lamps at its own height: close under them it has more light than one on the board', () => {
     const free: HomeFacts = { ...smallHome, plants: [] };
     const lightAt = (heightCm: number) => {
       const plant = { ...smallHome.plants[0]!, taxonId: 'sun', spotId: null, heightCm };
-      const ranked = ask(engine, free, 'rank', { plant, year: YEAR });
-      const { months } = ranked.find(({ spotId }) => spotId === 'dim')!;
+      const ranked = ask(engine, free, 'rank', { plant, year: YEAR, month: 11 });
+      const { months } = ranked.find(({ spotId }) => spotId === 'dim')!.fit;
       return months[0]!.factors.find(({ aspect }) => aspect === 'dli')!.gets;
     };
     expect(lightAt(45)).toBeGreaterThan(lightAt(12) * 1.2);
@@ -123,44 +122,16 @@ describe('plants in a small home', () => {
     const ranked = ask(engine, smallHome, 'rank', {
       plant: { ...smallHome.plants[0]!, heightCm: 40, potCm: 25 },
       year: YEAR,
+      month: 11,
     });
     expect(ranked.at(-1)).toMatchObject({ spotId: 'top', refusal: 'too-tall', occupants: ['q'] });
   });
 
   it('without a known taxon or a spot are answered as such', () => {
     const stray = { ...smallHome, plants: smallHome.plants.map((each) => ({ ...each, taxonId: 'unheard-of' })) };
-    expect(plant('p', stray)).toMatchObject({ fit: null, bestFree: null, targets: [] });
+    expect(plant('p', stray)).toMatchObject({ fit: null, targets: [] });
     const homeless = { ...smallHome, plants: smallHome.plants.map((each) => ({ ...each, spotId: null })) };
     expect(plant('p', homeless).fit).toBeNull();
-    expect(plant('p', homeless).bestFree).not.toBeNull();
-  });
-});
-
-describe('what mends a trouble', () => {
-  const mend = (plantId: string, facts: HomeFacts = smallHome) => {
-    const given = facts.plants.find((each) => each.id === plantId)!;
-    const answer = plant(plantId, facts);
-    const trouble = answer.fit!.troubles[0]!;
-    const condition = spot(given.spotId!, facts).conditions[trouble.worstMonth - 1]!;
-    return mendOf({ facts, plant: given, trouble, condition, whole: answer.fit!.whole, bestFree: answer.bestFree });
-  };
-
-  it('is longer lamp hours where a lamp can bring what is wanted', () => {
-    const short = withCircuit({ offMinute: 660 });
-    const found = mend('p', short);
-    expect(found).toMatchObject({ kind: 'lamp-hours', circuitId: 'c' });
-    if (found.kind !== 'lamp-hours') return;
-    const mended = withCircuit({ onMinute: found.onMinute, offMinute: found.offMinute });
-    expect(plant('p', mended).fit!.troubles.filter((trouble) => trouble.aspect === 'dli')).toEqual([]);
-  });
-
-  it('is a move where a free spot fits better', () => {
-    expect(mend('q')).toMatchObject({ kind: 'move', spotId: 'bright' });
-  });
-
-  it('says so where nothing helps', () => {
-    const full = { ...smallHome, spots: smallHome.spots.filter((each) => each.id === 'dim' || each.id === 'top') };
-    expect(mend('q', full)).toEqual({ kind: 'place', why: 'no-spot-here-suits' });
   });
 });
 

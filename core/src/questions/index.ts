@@ -1,15 +1,16 @@
 /** Everything that can be asked of a home, by name: what each question takes and what it answers. */
 import type { HomeFacts } from '../facts';
 import { finish, type ComparedReading, type HomeEngine, type Steps } from '../home';
-import type { RankedSpot } from '../match';
+import type { PlantMends, RankedSpot } from '../match';
 import { beside, type Beside, type BesideParams } from './beside';
 import { bestTaxa, type BestTaxaParams, type TaxonFit } from './best-taxa';
 import { compareReading, type CompareReadingParams } from './compare-reading';
-import { homeAnswers, type HomeAnswers } from './home-answers';
+import { homeAnswers, type HomeAnswers, type When } from './home-answers';
 import { lightYear, type LightYear, type LightYearParams } from './light-year';
 import { losses, type Losses, type LossesParams } from './losses';
 import { rank, type RankParams } from './rank';
 import { roomDay, type RoomDay, type RoomDayParams } from './room-day';
+import { mends } from './mends';
 import { sunlightMap, type SunlightMap, type SunlightMapParams } from './sunlight-map';
 import { lampPlan, type LampPlan, type LampWish } from './lamp-plan';
 import { tierField, type TierField } from './tier-field';
@@ -18,7 +19,7 @@ export * from './beside';
 export * from './best-taxa';
 export * from './cases';
 export * from './compare-reading';
-export * from './home-answers';
+export { homeAnswers, type HomeAnswers, type PlantAnswer, type When } from './home-answers';
 export * from './light-year';
 export * from './lamp-plan';
 export * from './losses';
@@ -30,7 +31,8 @@ export * from './tier-field';
 
 /** What each question takes and answers. Both are plain data, typed arrays among it, so that they cross to a worker. */
 export interface Questions {
-  home: { params: { readonly year: number }; answer: HomeAnswers };
+  home: { params: When; answer: HomeAnswers };
+  mends: { params: When; answer: PlantMends[] };
   rank: { params: RankParams; answer: RankedSpot[] };
   bestTaxa: { params: BestTaxaParams; answer: TaxonFit[] };
   sunlightMap: { params: SunlightMapParams; answer: SunlightMap | null };
@@ -59,6 +61,7 @@ type Answering<Q extends QuestionName> = (
 
 const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
   home: homeAnswers,
+  mends,
   rank,
   bestTaxa,
   sunlightMap,
@@ -87,7 +90,7 @@ export function* answerSteps<Q extends QuestionName>(
 
 /**
  * Answers a question at once.
- * @example ask(new HomeEngine(knowledge), facts, 'home', { year: 2026 }).plants[0].fit
+ * @example ask(new HomeEngine(knowledge), facts, 'home', { year: 2026, month: 11 }).plants[0].fit
  */
 export function ask<Q extends QuestionName>(
   engine: HomeEngine,

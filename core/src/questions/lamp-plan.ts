@@ -2,7 +2,7 @@
 import { circuitHours } from '../lamp';
 import { LEAF_HEIGHT_M, placedSpots, vec } from '../room';
 import { MOL_PER_UMOL_HOUR } from '../units';
-import type { Circuit, HomeFacts, Lamp, Tier } from '../facts';
+import type { HomeFacts, Lamp, Tier } from '../facts';
 import { leafPlaceOf, meanDli, sceneOf, topPlaceOf, type HomeEngine, type LeafPlace, type Steps } from '../home';
 
 /** What the hours are worked out for: the spot that gets least, or the mean of all. */
@@ -185,21 +185,4 @@ function highestLamp(facts: HomeFacts, tier: Tier, lamps: readonly Lamp[]): numb
     .map((other) => other.heightM - tier.heightM - 0.03);
   const free = Math.min(room.heightM - tier.heightM - 0.02, ...above);
   return Math.max(LOWEST_LAMP_M + 0.05, Math.min(free, Math.max(1.5, ...lamps.map((lamp) => lamp.aboveM))));
-}
-
-const TIMER_STEP_MINUTES = 5;
-
-/** When a timer burns so long about the same middle of the day, within it, in steps that timers have. @param hoursADay 0..24 */
-export function burningFor(
-  { onMinute, offMinute }: Pick<Circuit, 'onMinute' | 'offMinute'>,
-  hoursADay: number,
-): Pick<Circuit, 'onMinute' | 'offMinute'> {
-  const steps = Math.min(
-    1440 / TIMER_STEP_MINUTES,
-    Math.max(1, Math.ceil((hoursADay * 60) / TIMER_STEP_MINUTES - 1e-9)),
-  );
-  const minutes = steps * TIMER_STEP_MINUTES;
-  const earliest = Math.max(0, Math.min(1440 - minutes, (onMinute + offMinute - minutes) / 2));
-  const on = Math.floor(earliest / TIMER_STEP_MINUTES) * TIMER_STEP_MINUTES;
-  return { onMinute: on, offMinute: on + minutes };
 }

@@ -30,9 +30,9 @@ describe('what is remembered', () => {
   it('serves the unchanged second answer whole, in a home of more rooms than were ever kept', () => {
     const engine = new HomeEngine(smallKnowledge);
     const home = manyRooms(18);
-    const first = ask(engine, home, 'home', { year: YEAR });
+    const first = ask(engine, home, 'home', { year: YEAR, month: 11 });
     // The same facts under another identity: nothing but what is remembered by content can be found again.
-    const second = ask(engine, structuredClone(home), 'home', { year: YEAR });
+    const second = ask(engine, structuredClone(home), 'home', { year: YEAR, month: 11 });
     expect(second.spots).toHaveLength(18);
     second.spots.forEach((answer, i) => expect(answer).toBe(first.spots[i]));
   });
@@ -52,7 +52,7 @@ describe('what is remembered', () => {
       lamps: smallHome.lamps.map((lamp) => ({ ...lamp, photometryId: 'f' })),
     });
     const dli = (fileKey: string) =>
-      ask(engine, lit(fileKey), 'home', { year: YEAR }).spots.find(({ spotId }) => spotId === 'dim')!.conditions[0]!
+      ask(engine, lit(fileKey), 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'dim')!.conditions[0]!
         .dli;
     const wide = dli('wide');
     expect(dli('narrow')).toBeGreaterThan(wide * 1.2);
@@ -76,10 +76,10 @@ describe('what is remembered', () => {
       withdrawnOn: null,
     };
     const home = { ...smallHome, readings: [reading] };
-    const first = ask(engine, home, 'home', { year: YEAR }).readings;
+    const first = ask(engine, home, 'home', { year: YEAR, month: 11 }).readings;
     const renamed = { ...home, home: home.home, plants: home.plants.map((plant) => ({ ...plant })) };
-    expect(ask(engine, home, 'home', { year: YEAR }).readings).toBe(first);
-    expect(ask(engine, renamed, 'home', { year: YEAR }).readings).toEqual(first);
+    expect(ask(engine, home, 'home', { year: YEAR, month: 11 }).readings).toBe(first);
+    expect(ask(engine, renamed, 'home', { year: YEAR, month: 11 }).readings).toEqual(first);
   });
 });
 
@@ -94,8 +94,8 @@ describe('an answer in steps', () => {
   });
 
   it('comes to the same as one at once', () => {
-    const at = (engine: HomeEngine) => ask(engine, smallHome, 'home', { year: YEAR });
-    const stepped = finish(answerSteps(new HomeEngine(smallKnowledge), smallHome, 'home', { year: YEAR }));
+    const at = (engine: HomeEngine) => ask(engine, smallHome, 'home', { year: YEAR, month: 11 });
+    const stepped = finish(answerSteps(new HomeEngine(smallKnowledge), smallHome, 'home', { year: YEAR, month: 11 }));
     expect(stepped).toEqual(at(new HomeEngine(smallKnowledge)));
   });
 
@@ -121,7 +121,7 @@ describe('answers on the wire', () => {
   });
 
   it('hold the figures of a whole home to the last digit', () => {
-    const answers = ask(new HomeEngine(smallKnowledge), smallHome, 'home', { year: YEAR });
+    const answers = ask(new HomeEngine(smallKnowledge), smallHome, 'home', { year: YEAR, month: 11 });
     expect(unpacked(JSON.parse(JSON.stringify(packed(answers))))).toEqual(answers);
   });
 });

@@ -9,6 +9,8 @@ export interface RankParams {
   /** It need not stand in the home yet. */
   readonly plant: Plant;
   readonly year: number;
+  /** 1..12, the month that is on. */
+  readonly month: number;
 }
 
 /** Heights that differ by less have the same light, m. */
@@ -18,7 +20,11 @@ const SAME_HEIGHT_M = 0.04;
 const MOST_AT_OWN_HEIGHT = 60;
 
 /** Every spot of a home ranked for one plant; under lamps, where height tells most, as it would stand there itself. */
-export function* rank(engine: HomeEngine, facts: HomeFacts, { plant, year }: RankParams): Steps<RankedSpot[]> {
+export function* rank(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  { plant, year, month }: RankParams,
+): Steps<RankedSpot[]> {
   const targets = engine.targetsOf(facts, plant, year);
   if (targets.length === 0) return [];
   const { spots } = yield* engine.spotAnswers(facts, year);
@@ -30,7 +36,7 @@ export function* rank(engine: HomeEngine, facts: HomeFacts, { plant, year }: Ran
     const there = engine.conditionsOf({ ...facts, plants: [...others, { ...plant, spotId }] }, spotId, year);
     if (there.length > 0) conditions.set(spotId, there);
   }
-  return rankSpots({ plant, targets, spots: facts.spots, conditions, plants: facts.plants });
+  return rankSpots({ plant, targets, facts, conditions, fromMonth: month });
 }
 
 /** Spots on tiers with lamps where the plant's leaves would be at other heights than those of who stands there. */

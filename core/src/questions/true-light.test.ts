@@ -9,7 +9,7 @@ const YEAR = 2026;
 const shelf = new AttachmentShelf();
 const engine = new HomeEngine(smallKnowledge, shelf);
 const at = (spotId: string, facts: HomeFacts = smallHome) =>
-  ask(engine, facts, 'home', { year: YEAR }).spots.find((spot) => spot.spotId === spotId)!;
+  ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find((spot) => spot.spotId === spotId)!;
 const dli = (spotId: string, month: number, facts: HomeFacts = smallHome) =>
   at(spotId, facts).conditions[month - 1]!.dli;
 
@@ -100,7 +100,7 @@ describe('a reading', () => {
   it('withdrawn corrects nothing and stays in the record', () => {
     const home = withReadings(reading({ value: computed * 2, withdrawnOn: '2026-07-01' }));
     expect(at('bright', home).calibration).toBeNull();
-    expect(ask(engine, home, 'home', { year: YEAR }).readings).toEqual([]);
+    expect(ask(engine, home, 'home', { year: YEAR, month: 11 }).readings).toEqual([]);
   });
 
   it('of a spot that is gone, or by night without lamps, is left aside', () => {

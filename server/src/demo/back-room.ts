@@ -133,5 +133,6 @@ export const backRoom: HomeFacts = {
   photometries: [],
   weathers: [],
   readings: [],
+  outcomes: [],
   air: [air('back', 1, [27, 22, 60, 66]), air('back', 7, [18, 13, 62, 68])],
 };

@@ -256,6 +256,7 @@ export const sailLoft: HomeFacts = {
   ],
   photometries: [],
   weathers: [],
+  outcomes: [],
   readings: [
     {
       id: 'm-1',

@@ -203,17 +203,17 @@ describe('answers', () => {
 
   it('are the figures the page itself works out, and worked out once', async () => {
     const before = asked;
-    const first = await json<{ revision: number; engine: string; answer: unknown }>(answers('home', { year: 2026 }));
+    const first = await json<{ revision: number; engine: string; answer: unknown }>(answers('home', { year: 2026, month: 11 }));
     const { facts } = kept.store.home('back-room');
-    const own = ask(new HomeEngine(knowledge), facts, 'home', { year: 2026 });
+    const own = ask(new HomeEngine(knowledge), facts, 'home', { year: 2026, month: 11 });
     expect(first).toMatchObject({ revision: 1, engine: 'engine-of-the-test' });
     expect(unpacked(first.answer)).toEqual(own);
-    await answers('home', { year: 2026 });
+    await answers('home', { year: 2026, month: 11 });
     expect(asked).toBe(before + 1);
   });
 
   it('are refused when they are asked wrongly', async () => {
-    expect((await answers('home', { year: 'soon' })).status).toBe(422);
+    expect((await answers('home', { year: 'soon', month: 11 })).status).toBe(422);
     expect((await answers('everything', {})).status).toBe(422);
   });
 });

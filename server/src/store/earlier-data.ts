@@ -5,9 +5,13 @@ import { inTransaction, type Connection } from './database';
 import { contentKey } from './files';
 import { writeParts } from './parts';
 
+/** The lists of those tables: without what came later. */
+type EarlierList = Exclude<FactList, 'outcomes'>;
+const EARLIER_LISTS = FACT_LISTS.filter((list): list is EarlierList => list !== 'outcomes');
+
 /** Where each list stood, and its columns that held JSON. */
 const EARLIER_TABLES: Readonly<
-  Record<FactList | 'home', { readonly table: string; readonly json: readonly string[] }>
+  Record<EarlierList | 'home', { readonly table: string; readonly json: readonly string[] }>
 > = {
   home: { table: 'homes', json: ['snow_months'] },
   rooms: { table: 'rooms', json: [] },
@@ -67,7 +71,7 @@ function factOf(row: Row, json: readonly string[]): Row {
 /** All homes with their lists, each fact in the home that its owner is in. */
 function earlierHomes(rows: (sql: string) => Row[]): Row[] {
   const homeOf = new Map<string, string>();
-  const listed = (list: FactList | 'home') => {
+  const listed = (list: EarlierList | 'home') => {
     const { table, json } = EARLIER_TABLES[list];
     return rows(`SELECT * FROM ${table} ORDER BY ${list === 'readings' ? 'at_ms, id' : 'id'}`).map((row) =>
       factOf(row, json),
@@ -75,8 +79,8 @@ function earlierHomes(rows: (sql: string) => Row[]): Row[] {
   };
   const homes = listed('home').map((home) => ({ home }) as Record<string, unknown>);
   const byId = new Map(homes.map((home) => [(home.home as Row).id as string, home]));
-  for (const home of homes) for (const list of FACT_LISTS) home[list] = [];
-  for (const list of FACT_LISTS) {
+  for (const home of homes) for (const list of EARLIER_LISTS) home[list] = [];
+  for (const list of EARLIER_LISTS) {
     for (const fact of listed(list)) {
       const owner = fact.homeId ?? homeOf.get(String(fact.roomId ?? fact.standId ?? fact.tierId));
       homeOf.set(String(fact.id), String(owner));

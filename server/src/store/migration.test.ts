@@ -233,7 +233,7 @@ async function dullFile(): Promise<void> {
   (await openStore(file)).close();
   const client = new Driver(file);
   const { when } = MIGRATIONS.find(({ tag }) => tag === '0004_brightness')!;
-  client.prepare('DELETE FROM __drizzle_migrations WHERE created_at = ?').run(when);
+  client.prepare('DELETE FROM __drizzle_migrations WHERE created_at >= ?').run(when);
   const bare = (entry: object) => {
     const kept = Object.entries(entry).filter(([field]) => !/^(revealR|r)eflectance$/.test(field));
     return JSON.stringify(Object.fromEntries(kept));
@@ -265,6 +265,38 @@ describe('a file of before surfaces had a brightness', () => {
     expect(facts.stands.map(({ reflectance }) => reflectance)).toEqual([0.4, 0.4]);
     await store.undo('h', ['e'], 'request-dull');
     expect(store.home('h').facts.stands.find(({ id }) => id === 'sill')).toEqual(smallHome.stands[0]);
+    open.close();
+  });
+});
+
+/** The small home as it was kept before a plant had a goal, with a plant that was taken out of it. */
+async function goallessFile(): Promise<void> {
+  (await openStore(file)).close();
+  const client = new Driver(file);
+  const { when } = MIGRATIONS.find(({ tag }) => tag === '0005_goals')!;
+  client.prepare('DELETE FROM __drizzle_migrations WHERE created_at >= ?').run(when);
+  const bare = (entry: object) => {
+    const kept = Object.entries(entry).filter(([field]) => !/^(goal|stageSeenOn|cameFromSpotId|movedOn)$/.test(field));
+    return JSON.stringify(Object.fromEntries(kept));
+  };
+  const [out, ...plants] = smallHome.plants;
+  const facts = { ...smallHome, plants };
+  row(client, 'facts', { home_id: 'h', list: 'home', id: 'h', body: bare(facts.home) });
+  for (const list of FACT_LISTS)
+    for (const entry of facts[list]) row(client, 'facts', { home_id: 'h', list, id: entry.id, body: bare(entry) });
+  const entry = { id: 'e', home_id: 'h', revision: 1, at: 1, kind: 'change', summary: 'Plant taken out', touched: 1 };
+  row(client, 'journal', entry);
+  row(client, 'journal_changes', { sequence: 1, place: 0, list: 'plants', id: out!.id, before: bare(out!), after: null });
+  client.close();
+}
+
+describe('a file of before plants had a goal', () => {
+  it('has the usual one put in, and a plant that was taken out can be brought back', async () => {
+    await goallessFile();
+    const { open, store } = await carried();
+    expect(store.home('h').facts.plants).toEqual([smallHome.plants[1]]);
+    await store.undo('h', ['e'], 'request-goal');
+    expect(store.home('h').facts.plants).toContainEqual(smallHome.plants[0]);
     open.close();
   });
 });

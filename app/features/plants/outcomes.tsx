@@ -1,0 +1,106 @@
+/** What came of the plant where it stands, in one tap: it overrules what is computed, visibly, and can be withdrawn. */
+import { drop, fallenWith, meanC, put, type HomeFacts, type Outcome, type OutcomeKind, type Plant, type SpotAnswer } from '@dulvan/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { newId } from '../../parts/new-id';
+import { plantName } from '../../parts/words';
+import { useHome } from '../../state/home';
+import { useNow } from '../../state/use-now';
+import { dateAt } from '../../state/year';
+import { Button } from '../../ui/button';
+import { Row } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading, Small } from '../../ui/type';
+
+interface Given {
+  readonly facts: HomeFacts;
+  readonly plant: Plant;
+  readonly here: SpotAnswer;
+}
+
+/** How long it has stood there, in months, offered at a tap. */
+const SPANS = [
+  { months: 3, word: '3 months' },
+  { months: 12, word: 'A year' },
+  { months: 36, word: '3 years' },
+] as const;
+
+export function Outcomes({ facts, plant, here }: Given) {
+  const change = useHome((state) => state.change);
+  const now = useNow();
+  const [asking, setAsking] = useState<OutcomeKind | null>(null);
+  const name = plantName(facts, plant);
+  const own = facts.outcomes.filter(({ plantId }) => plantId === plant.id);
+  const record = (kind: OutcomeKind, since: string) => {
+    const outcome: Outcome = {
+      id: newId(),
+      homeId: facts.home.id,
+      plantId: plant.id,
+      spotId: here.spotId,
+      taxonId: plant.taxonId,
+      kind,
+      since,
+      on: dateAt(facts, now),
+      dli: here.conditions.map(({ dli }) => dli),
+      peakPpfd: here.conditions.map(({ peakPpfd }) => peakPpfd),
+      meanC: here.conditions.map(meanC),
+    };
+    setAsking(null);
+    if (kind === 'well') return void change(`${name} is well where it stands`, [put('outcomes', outcome)]);
+    // What died stands nowhere any more; what it taught stays.
+    const { gone } = fallenWith(facts, [{ list: 'plants', id: plant.id }]);
+    const drops = gone.map(({ list, id }) => drop(list, id));
+    return void change(`${name} died where it stood`, [put('outcomes', outcome), ...drops]).then(
+      (outcomeOfChange) => outcomeOfChange === 'stored' && router.replace('/plants'),
+    );
+  };
+  const known = plant.movedOn ?? plant.arrivedOn;
+  return (
+    <View role="group" aria-label="What came of it here" style={{ gap: SPACE.xs }}>
+      <Heading>What came of it here</Heading>
+      <Small>Your plant knows better than any figure: what you saw moves what it is taken to need, to half or twice at most.</Small>
+      {own.map(({ id, kind, since, on }) => (
+        <View key={id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
+          <Body style={{ flex: 1 }}>{`${kind === 'well' ? 'Was well' : 'Died'} on ${on}, there since ${since}`}</Body>
+          <Button
+            label={`Withdraw: ${kind === 'well' ? 'was well' : 'died'} on ${on}`}
+            onPress={() => void change(`${name}: withdrew what came of it`, [drop('outcomes', id)])}
+          >
+            Withdraw
+          </Button>
+        </View>
+      ))}
+      <Row>
+        <Button onPress={() => setAsking(asking === 'well' ? null : 'well')}>Has stood here and is well</Button>
+        <Button onPress={() => setAsking(asking === 'died' ? null : 'died')}>Died here</Button>
+      </Row>
+      {asking ? (
+        <>
+          <Small>
+            {asking === 'well'
+              ? 'For how long has it stood here?'
+              : 'For how long had it stood here? It is taken out of the plants then; “undo” brings it back.'}
+          </Small>
+          <Row>
+            {known ? (
+              <Button onPress={() => record(asking, known)}>{`Since ${known}`}</Button>
+            ) : null}
+            {SPANS.map(({ months, word }) => (
+              <Button key={word} onPress={() => record(asking, monthsBefore(dateAt(facts, now), months))}>
+                {word}
+              </Button>
+            ))}
+          </Row>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** The date so many months before another, on the first where that month has no such day. */
+function monthsBefore(date: string, months: number): string {
+  const [year, month, day] = date.split('-').map(Number) as [number, number, number];
+  const before = new Date(Date.UTC(year, month - 1 - months, Math.min(day, 28)));
+  return before.toISOString().slice(0, 10);
+}

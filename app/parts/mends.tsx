@@ -1,0 +1,183 @@
+/** What would help a plant, each with what it does to it and to others; or what it would need that this home has not. */
+import { curtains } from '@dulvan/catalogue';
+import {
+  changesOf,
+  type Effect,
+  type HomeFacts,
+  type Mend,
+  type Plant,
+  type PlantAnswer,
+  type PlantMends,
+  type RefusedMend,
+  type Remedy,
+} from '@dulvan/core';
+import { View } from 'react-native';
+import { useHome } from '../state/home';
+import type { Asked } from '../state/questions';
+import { shownValue } from '../state/questions';
+import { useUnits, type Units } from '../state/settings';
+import { useSpotAnswer } from '../state/verdicts';
+import { useNow } from '../state/use-now';
+import { dateAt } from '../state/year';
+import { Button, TextLink } from '../ui/button';
+import { SPACE } from '../ui/theme';
+import { Body, Small } from '../ui/type';
+import { Pending } from './pending';
+import { brightness, clock, fitShare, length, monthsInWords, mol, plantName, spotPlace } from './words';
+
+interface Given {
+  readonly facts: HomeFacts;
+  readonly plant: Plant;
+  readonly answer: PlantAnswer;
+  readonly asked: Asked<PlantMends[]>;
+  /** How many of them are shown. */
+  readonly most?: number;
+}
+
+export function MendList({ facts, plant, answer, asked, most = 3 }: Given) {
+  const found = shownValue(asked)?.find(({ plantId }) => plantId === plant.id);
+  if (asked.state !== 'ready' && !found) return <Pending asked={asked} words="Looking for what would help …" />;
+  return (
+    <View style={{ gap: SPACE.s }}>
+      {found?.mends.slice(0, most).map((mend) => (
+        <OneMend key={JSON.stringify(mend.remedy)} facts={facts} plant={plant} mend={mend} />
+      ))}
+      {found && found.mends.length > 0 ? null : <NothingHelps facts={facts} plant={plant} answer={answer} />}
+      {found?.refused ? <Refused facts={facts} plantId={plant.id} refused={found.refused} /> : null}
+    </View>
+  );
+}
+
+const nameOf = (facts: HomeFacts, plantId: string) => {
+  const plant = facts.plants.find(({ id }) => id === plantId);
+  return plant ? plantName(facts, plant) : 'a plant';
+};
+
+const AIR_WORDS: Record<Extract<Remedy, { kind: 'air' }>['what'], string> = {
+  warmer: 'Keep it about 3 K warmer',
+  cooler: 'Keep it about 3 K cooler',
+  moister: 'Raise the moisture of its air by about 15 points',
+  drier: 'Bring the moisture of its air down by about 15 points',
+  moving: 'Let its air move: a slow fan would do',
+};
+
+/** A remedy as one would say it. */
+function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, units: Units): string {
+  switch (remedy.kind) {
+    case 'move':
+      return `Move to ${spotPlace(facts, remedy.spotId)}`;
+    case 'swap':
+      return `Change places with ${nameOf(facts, remedy.plantId === plantId ? remedy.otherPlantId : remedy.plantId)}`;
+    case 'chain': {
+      const { spotId, otherPlantId, otherSpotId } = remedy;
+      const [own, other, otherOne] =
+        remedy.plantId === plantId ? [spotId, otherSpotId, otherPlantId] : [otherSpotId, spotId, remedy.plantId];
+      return `Move to ${spotPlace(facts, own)}, and ${nameOf(facts, otherOne)} to ${spotPlace(facts, other)}`;
+    }
+    case 'shift':
+      return `Shift it ${length(remedy.byM, units)} ${remedy.way === 'toward-window' ? 'toward' : 'away from'} the window`;
+    case 'lamp-hours': {
+      const circuit = facts.circuits.find(({ id }) => id === remedy.circuitId)!;
+      return `Try ${circuit.name} from ${clock(remedy.onMinute)} to ${clock(remedy.offMinute)}`;
+    }
+    case 'dim':
+      return `Try ${lampName(facts, remedy.lampId)} at ${Math.round(remedy.dimming * 100)} %`;
+    case 'hang':
+      return `Try ${lampName(facts, remedy.lampId)} ${length(remedy.aboveM, units)} over its board`;
+    case 'curtain': {
+      const curtain = curtains.find(({ id }) => id === remedy.curtainId)!.name.toLowerCase();
+      const shut = `${clock(remedy.fromMinute)} to ${clock(remedy.toMinute)} ${monthsInWords(remedy.months)}`;
+      return `Try a ${curtain} at the ${windowName(facts, remedy.windowId)} from ${shut}`;
+    }
+    case 'open':
+      return `Try the curtain at the ${windowName(facts, remedy.windowId)} open ${monthsInWords(remedy.months)}`;
+    case 'air':
+      return `${AIR_WORDS[remedy.what]}${remedy.months.length > 0 ? ` ${monthsInWords(remedy.months)}` : ''}`;
+  }
+}
+
+const lampName = (facts: HomeFacts, lampId: string) => facts.lamps.find(({ id }) => id === lampId)!.name;
+const windowName = (facts: HomeFacts, windowId: string) =>
+  facts.windows.find(({ id }) => id === windowId)!.name.toLowerCase();
+
+const CARRIED: ReadonlySet<Remedy['kind']> = new Set(['move', 'swap', 'chain']);
+
+function OneMend({ facts, plant, mend }: { readonly facts: HomeFacts; readonly plant: Plant; readonly mend: Mend }) {
+  const units = useUnits();
+  const change = useHome((state) => state.change);
+  const tryOut = useHome((state) => state.tryOut);
+  const now = useNow();
+  const { remedy } = mend;
+  const words = remedyWords(facts, plant.id, remedy, units);
+  const name = plantName(facts, plant);
+  const changes = changesOf(remedy, facts, dateAt(facts, now));
+  const act = () =>
+    CARRIED.has(remedy.kind) ? void change(`${name}: ${words}`, changes) : tryOut(`${name}: ${words}`, changes);
+  return (
+    <View style={{ gap: 2 }}>
+      {changes.length > 0 ? (
+        <Button kind="main" label={`${words}, for ${name}`} onPress={act} style={{ alignSelf: 'flex-start' }}>
+          {words}
+        </Button>
+      ) : (
+        <Body>{`${words}.`}</Body>
+      )}
+      <Small>{effectWords(facts, mend)}</Small>
+      {mend.steps ? <Small>{stepsWords(mend.steps)}</Small> : null}
+      {remedy.kind === 'hang' ? <Small>Switch it off before you hang it anew, and let its cable drip away from the plug.</Small> : null}
+    </View>
+  );
+}
+
+const fromTo = ({ before, after }: Effect) => `${fitShare(before)} now, ${fitShare(after)} then`;
+
+function effectWords(facts: HomeFacts, { effect, others }: Mend): string {
+  const also = others.map((other) => `${nameOf(facts, other.plantId)} ${fitShare(other.before)} to ${fitShare(other.after)}`);
+  return `${fromTo(effect)}${also.length > 0 ? `; also ${also.join(', ')}` : ''}`;
+}
+
+const stepsWords = ({ times, weeks }: NonNullable<Mend['steps']>) =>
+  `${times.toFixed(1)} times the light it has now: let it get used to it over ${weeks} weeks, twice the light each fortnight.`;
+
+interface RefusedGiven {
+  readonly facts: HomeFacts;
+  readonly plantId: string;
+  readonly refused: RefusedMend;
+}
+
+function Refused({ facts, plantId, refused: { remedy, harmed } }: RefusedGiven) {
+  const units = useUnits();
+  const words = remedyWords(facts, plantId, remedy, units).replace(/^Try /, '');
+  return (
+    <Small>
+      {`Left alone: “${words}” would take ${nameOf(facts, harmed.plantId)} from ${fitShare(harmed.before)} to ${fitShare(harmed.after)}.`}
+    </Small>
+  );
+}
+
+/** A lamp for a dim plant burns so long. */
+const LAMP_DAY_H = 14;
+const MOL_PER_PPFD_HOUR = 0.0036;
+
+function NothingHelps({ facts, plant, answer }: Omit<Given, 'asked'>) {
+  const units = useUnits();
+  const here = useSpotAnswer(plant.spotId);
+  const dim = answer.fit?.troubles.find(({ aspect, direction }) => aspect === 'dli' && direction === 'too-little');
+  const month0 = (dim?.worstMonth ?? 1) - 1;
+  const lacks = dim && here ? answer.targets[month0]!.light.thrivesFrom - here.conditions[month0]!.dli : 0;
+  return (
+    <View>
+      <Small>
+        {lacks > 0
+          ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_PPFD_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would do it.`
+          : 'No free spot and no setting here helps enough.'}
+      </Small>
+      <TextLink
+        href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
+        label={`All spots for ${plantName(facts, plant)}`}
+      >
+        See all spots for it
+      </TextLink>
+    </View>
+  );
+}

@@ -1,0 +1,188 @@
+/** How a plant does on a spot in one verdict: how long it lives there, whether it grows, and what decides. */
+import type { Target } from '../plant';
+import type { Condition } from './condition';
+import { formLoss } from './light-fit';
+import { HARMS_DONE, growthIn, harmScore, leftByHarm, type HarmDone } from './month-fit';
+import { reserveChange, reserveOf, weeksOnReserve } from './reserve';
+
+/** In falling order of harm: declines within weeks, within months, lives on for years without growing, and better. */
+export const LIFE_CLASSES = ['weeks', 'months', 'years', 'slow', 'grows', 'thrives'] as const;
+export type LifeClass = (typeof LIFE_CLASSES)[number];
+
+/** What decides a verdict. */
+export type Decisive = 'reserve' | 'growth' | 'form' | 'winter' | HarmDone;
+
+export interface Verdict {
+  /** 0..1, the same scale for all taxa. */
+  readonly score: number;
+  readonly life: LifeClass;
+  /** Weeks from the month that is on until its reserve is used up; null where it lives on. The same if every month is as dull as in a poor year. */
+  readonly weeks: number | null;
+  readonly weeksInPoorYears: number | null;
+  /** How much it grows over a year, of what it could, 0..1. */
+  readonly growth: number;
+  readonly decidedBy: Decisive;
+  /** The month (1..12) in which a harm is worst; null where none decides. */
+  readonly harmMonth: number | null;
+  /** What each way of judging alone would say, 0..1: the least is the score. */
+  readonly parts: VerdictParts;
+  /** Months (1..12) in which it stretches and loses its form. */
+  readonly losesForm: readonly number[];
+}
+
+export interface VerdictParts {
+  /** By its light, warmth and air as they let it grow or starve. */
+  readonly slow: number;
+  /** By the worst harm. */
+  readonly harm: number;
+  /** By its form, where that does not grow back. */
+  readonly form: number;
+  /** By the cold winter it needs. */
+  readonly winter: number;
+}
+
+/** The scale of decline: 2 weeks are worth this much, and five years as much as living on without growth. */
+const SOONEST_SCORE = 0.1;
+const LIVES_ON = 0.5;
+export const SOONEST_WEEKS = 2;
+export const FIVE_YEARS_TO_SOONEST = 130;
+
+/** A decline of so many weeks on the scale of verdicts: each doubling of the time is one step. */
+export const scoreOfWeeks = (weeks: number): number =>
+  SOONEST_SCORE +
+  ((LIVES_ON - SOONEST_SCORE) * Math.log(Math.max(weeks, SOONEST_WEEKS) / SOONEST_WEEKS)) /
+    Math.log(FIVE_YEARS_TO_SOONEST);
+
+/** Living on is worth half; the other half is growth. */
+export const scoreOfGrowth = (growth: number): number => LIVES_ON + (1 - LIVES_ON) * growth;
+
+/** Where one class of verdicts ends and the next begins. */
+const CLASS_FROM: readonly (readonly [number, LifeClass])[] = [
+  [0.9, 'thrives'],
+  [0.75, 'grows'],
+  [0.5, 'slow'],
+  [0.4, 'years'],
+  [0.25, 'months'],
+];
+
+export const lifeClass = (score: number): LifeClass => CLASS_FROM.find(([from]) => score >= from)?.[1] ?? 'weeks';
+
+/** A month of full rest counts for this much in a year's growth, one that leads in or out for more, one asleep without leaves for nothing. */
+const RESTING_WEIGHT = 0.3;
+export const weightOf = ({ isDormant, restDepth }: Target): number =>
+  isDormant ? 0 : 1 - (1 - RESTING_WEIGHT) * restDepth;
+
+/** A plant of compact form that stretches all year keeps this much: it lives, and is spoilt. */
+const FORM_LOST = 0.45;
+/** From here on a month is told as one in which it loses its form: that is under the light that keeps it. */
+const FORM_LOST_FROM = 0.5;
+/** Without the cold winter it needs, a plant weakens over two or three years. */
+const WITHOUT_WINTER = 0.45;
+/** A winter of so many months counts. */
+const WINTER_MONTHS = 2;
+/** Nights so little above those of its rest still count as its winter, K. */
+const MILD_WINTER_K = 2;
+
+/** Whether a year holds the cold winter that a plant needs. */
+export const hasWinter = (targets: readonly Target[], year: readonly Condition[]): boolean =>
+  targets.filter(({ phase, warmth }, i) => phase === 'resting' && year[i]!.air.nightC <= warmth.nightTo + MILD_WINTER_K)
+    .length >= WINTER_MONTHS;
+
+const changes = new Float64Array(12);
+
+function weeksAt(targets: readonly Target[], year: readonly Condition[], fromMonth: number, kind: Years): number | null {
+  for (let i = 0; i < 12; i++) {
+    const { air, dli, dliPoorYear } = year[i]!;
+    changes[i] = reserveChange(targets[i]!, { air, dli: kind === 'poor' ? dliPoorYear : dli });
+  }
+  return weeksOnReserve(changes, reserveOf(targets), fromMonth);
+}
+
+type Years = 'usual' | 'poor';
+
+function yearsGrowth(targets: readonly Target[], year: readonly Condition[]): number {
+  let sum = 0;
+  let weights = 0;
+  for (let i = 0; i < 12; i++) {
+    const weight = weightOf(targets[i]!);
+    if (weight === 0) continue;
+    sum += weight * growthIn(targets[i]!, year[i]!);
+    weights += weight;
+  }
+  return weights === 0 ? 0 : sum / weights;
+}
+
+/** What stretching leaves of a plant whose form does not grow back, by the share of its growing year in which it stretches. */
+function formScore(targets: readonly Target[], year: readonly Condition[]): number {
+  if (!targets[0]!.nature.growsCompact) return 1;
+  let lost = 0;
+  let weights = 0;
+  for (let i = 0; i < 12; i++) {
+    const weight = weightOf(targets[i]!);
+    weights += weight;
+    lost += weight * formLoss(targets[i]!, year[i]!);
+  }
+  return weights === 0 ? 1 : 1 - (1 - FORM_LOST) * (lost / weights);
+}
+
+const winterScore = (targets: readonly Target[], year: readonly Condition[]): number =>
+  targets[0]!.nature.needsWinter && !hasWinter(targets, year) ? WITHOUT_WINTER : 1;
+
+function worstHarm(targets: readonly Target[], year: readonly Condition[]): number {
+  let least = 1;
+  for (let i = 0; i < 12; i++) least = Math.min(least, leftByHarm(targets[i]!, year[i]!));
+  return least;
+}
+
+/** The score of a verdict alone, for ranking hundreds of spots. */
+export function verdictScore(targets: readonly Target[], year: readonly Condition[], fromMonth: number): number {
+  const weeks = weeksAt(targets, year, fromMonth, 'usual');
+  const slow = weeks === null ? scoreOfGrowth(yearsGrowth(targets, year)) : scoreOfWeeks(weeks);
+  return Math.min(slow, worstHarm(targets, year), formScore(targets, year), winterScore(targets, year));
+}
+
+/**
+ * The verdict of a plant on a spot.
+ * @param targets twelve, January first; @param year twelve months of the spot, January first
+ * @param fromMonth 1..12, the month that is on
+ */
+export function verdictOf(targets: readonly Target[], year: readonly Condition[], fromMonth: number): Verdict {
+  const weeks = weeksAt(targets, year, fromMonth, 'usual');
+  const growth = yearsGrowth(targets, year);
+  const parts: VerdictParts = {
+    slow: weeks === null ? scoreOfGrowth(growth) : scoreOfWeeks(weeks),
+    harm: worstHarm(targets, year),
+    form: formScore(targets, year),
+    winter: winterScore(targets, year),
+  };
+  const score = Math.min(parts.slow, parts.harm, parts.form, parts.winter);
+  const harm = parts.harm < 1 ? harmOf(targets, year, parts.harm) : null;
+  const decidedBy: Decisive =
+    parts.slow === score
+      ? weeks === null
+        ? 'growth'
+        : 'reserve'
+      : parts.harm === score
+        ? harm!.harm
+        : parts.winter === score
+          ? 'winter'
+          : 'form';
+  return {
+    score,
+    life: lifeClass(score),
+    weeks,
+    weeksInPoorYears: weeksAt(targets, year, fromMonth, 'poor'),
+    growth,
+    decidedBy,
+    harmMonth: harm?.month ?? null,
+    parts,
+    losesForm: targets.filter((target, i) => formLoss(target, year[i]!) > FORM_LOST_FROM).map(({ month }) => month),
+  };
+}
+
+function harmOf(targets: readonly Target[], year: readonly Condition[], left: number) {
+  for (const harm of HARMS_DONE)
+    for (let i = 0; i < 12; i++)
+      if (harmScore(harm, targets[i]!, year[i]!) === left) return { harm, month: targets[i]!.month };
+  return null;
+}
