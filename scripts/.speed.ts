@@ -3,12 +3,25 @@ import { HomeEngine, ask } from '@dulvan/core';
 import { sailLoft } from '../server/src/demo/sail-loft';
 import { benchHome } from './bench-home';
 const when = { year: 2026, month: 11 };
-const t = (f: () => unknown) => { const s = performance.now(); const r = f(); return [Math.round(performance.now() - s), r] as const; };
-for (const [name, home] of [['demo', sailLoft], ['bench', benchHome()]] as const) {
+const t = (f: () => unknown) => {
+  const s = performance.now();
+  const r = f();
+  return [Math.round(performance.now() - s), r] as const;
+};
+for (const [name, home] of [
+  ['demo', sailLoft],
+  ['bench', benchHome()],
+] as const) {
   let facts: any = home;
   if (name === 'bench') {
     const taxa = sailLoft.plants.map((p) => p.taxonId);
-    const plants = Array.from({ length: 300 }, (_, i) => ({ ...sailLoft.plants[i % 24]!, id: `m${i}`, taxonId: taxa[i % taxa.length]!, heightCm: 10 + (i * 7) % 60, spotId: facts.spots[(i * 7) % 110]!.id }));
+    const plants = Array.from({ length: 300 }, (_, i) => ({
+      ...sailLoft.plants[i % 24]!,
+      id: `m${i}`,
+      taxonId: taxa[i % taxa.length]!,
+      heightCm: 10 + ((i * 7) % 60),
+      spotId: facts.spots[(i * 7) % 110]!.id,
+    }));
     facts = { ...facts, plants };
   }
   const engine = new HomeEngine(knowledge);

@@ -37,7 +37,11 @@ export function benchEngine(tell: (figure: Figure) => void): void {
   const engine = new HomeEngine(knowledge);
   ask(engine, home, 'home', { year: YEAR, month: 11 });
   const changed = (what: string, homes: readonly HomeFacts[]) =>
-    tell({ what, ms: median(homes.map((facts) => timed(() => ask(engine, facts, 'home', { year: YEAR, month: 11 })))), baseMs });
+    tell({
+      what,
+      ms: median(homes.map((facts) => timed(() => ask(engine, facts, 'home', { year: YEAR, month: 11 })))),
+      baseMs,
+    });
   const [first, ...others] = home.windows;
   changed(
     'one curtain changed (median of 4)',

@@ -6,6 +6,9 @@ import { PLANT_SPECS } from './plant-specs';
 import { STAND_SPECS } from './stand-specs';
 
 /** The lists that are filled in by these forms; the others have screens of their own. */
-export type FormList = Exclude<FactList, 'ownTaxa' | 'corrections' | 'photometries' | 'weathers' | 'readings' | 'outcomes'>;
+export type FormList = Exclude<
+  FactList,
+  'ownTaxa' | 'corrections' | 'photometries' | 'weathers' | 'readings' | 'outcomes'
+>;
 
 export const FORM_SPECS: Record<FormList | 'home', FormSpec> = { ...PLACE_SPECS, ...STAND_SPECS, ...PLANT_SPECS };

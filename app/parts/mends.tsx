@@ -19,7 +19,7 @@ import { useUnits, type Units } from '../state/settings';
 import { useSpotAnswer } from '../state/verdicts';
 import { useNow } from '../state/use-now';
 import { dateAt } from '../state/year';
-import { Button, TextLink } from '../ui/button';
+import { Button } from '../ui/button';
 import { SPACE } from '../ui/theme';
 import { Body, Small } from '../ui/type';
 import { Pending } from './pending';
@@ -30,20 +30,20 @@ interface Given {
   readonly plant: Plant;
   readonly answer: PlantAnswer;
   readonly asked: Asked<PlantMends[]>;
-  /** How many of them are shown. */
-  readonly most?: number;
+  /** In short: the first alone, and no word of what was left alone. */
+  readonly how?: 'in-short' | 'whole';
 }
 
-export function MendList({ facts, plant, answer, asked, most = 3 }: Given) {
+export function MendList({ facts, plant, answer, asked, how = 'whole' }: Given) {
   const found = shownValue(asked)?.find(({ plantId }) => plantId === plant.id);
   if (asked.state !== 'ready' && !found) return <Pending asked={asked} words="Looking for what would help …" />;
   return (
     <View style={{ gap: SPACE.s }}>
-      {found?.mends.slice(0, most).map((mend) => (
+      {found?.mends.slice(0, how === 'whole' ? undefined : 1).map((mend) => (
         <OneMend key={JSON.stringify(mend.remedy)} facts={facts} plant={plant} mend={mend} />
       ))}
-      {found && found.mends.length > 0 ? null : <NothingHelps facts={facts} plant={plant} answer={answer} />}
-      {found?.refused ? <Refused facts={facts} plantId={plant.id} refused={found.refused} /> : null}
+      {found && found.mends.length > 0 ? null : <NothingHelps plant={plant} answer={answer} />}
+      {found?.refused && how === 'whole' ? <Refused facts={facts} plantId={plant.id} refused={found.refused} /> : null}
     </View>
   );
 }
@@ -78,19 +78,19 @@ function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, units: U
       return `Shift it ${length(remedy.byM, units)} ${remedy.way === 'toward-window' ? 'toward' : 'away from'} the window`;
     case 'lamp-hours': {
       const circuit = facts.circuits.find(({ id }) => id === remedy.circuitId)!;
-      return `Try ${circuit.name} from ${clock(remedy.onMinute)} to ${clock(remedy.offMinute)}`;
+      return `${circuit.name} from ${clock(remedy.onMinute)} to ${clock(remedy.offMinute)}`;
     }
     case 'dim':
-      return `Try ${lampName(facts, remedy.lampId)} at ${Math.round(remedy.dimming * 100)} %`;
+      return `${lampName(facts, remedy.lampId)} at ${Math.round(remedy.dimming * 100)} %`;
     case 'hang':
-      return `Try ${lampName(facts, remedy.lampId)} ${length(remedy.aboveM, units)} over its board`;
+      return `Hang ${lampName(facts, remedy.lampId)} ${length(remedy.aboveM, units)} over its board`;
     case 'curtain': {
       const curtain = curtains.find(({ id }) => id === remedy.curtainId)!.name.toLowerCase();
       const shut = `${clock(remedy.fromMinute)} to ${clock(remedy.toMinute)} ${monthsInWords(remedy.months)}`;
-      return `Try a ${curtain} at the ${windowName(facts, remedy.windowId)} from ${shut}`;
+      return `A ${curtain} at the ${windowName(facts, remedy.windowId)} from ${shut}`;
     }
     case 'open':
-      return `Try the curtain at the ${windowName(facts, remedy.windowId)} open ${monthsInWords(remedy.months)}`;
+      return `The curtain at the ${windowName(facts, remedy.windowId)} open ${monthsInWords(remedy.months)}`;
     case 'air':
       return `${AIR_WORDS[remedy.what]}${remedy.months.length > 0 ? ` ${monthsInWords(remedy.months)}` : ''}`;
   }
@@ -111,28 +111,34 @@ function OneMend({ facts, plant, mend }: { readonly facts: HomeFacts; readonly p
   const words = remedyWords(facts, plant.id, remedy, units);
   const name = plantName(facts, plant);
   const changes = changesOf(remedy, facts, dateAt(facts, now));
-  const act = () =>
-    CARRIED.has(remedy.kind) ? void change(`${name}: ${words}`, changes) : tryOut(`${name}: ${words}`, changes);
+  const isCarried = CARRIED.has(remedy.kind);
+  const act = () => (isCarried ? void change(`${name}: ${words}`, changes) : tryOut(`${name}: ${words}`, changes));
   return (
-    <View style={{ gap: 2 }}>
+    <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
+      <View style={{ flex: 1, gap: 2 }}>
+        <Body testID="mend">{words}</Body>
+        <Small>{effectWords(facts, mend)}</Small>
+        {mend.steps ? <Small>{stepsWords(mend.steps)}</Small> : null}
+        {remedy.kind === 'hang' ? <Small>{HANG_CAUTION}</Small> : null}
+      </View>
       {changes.length > 0 ? (
-        <Button kind="main" label={`${words}, for ${name}`} onPress={act} style={{ alignSelf: 'flex-start' }}>
-          {words}
+        <Button kind="main" label={`${isCarried ? 'Do it' : 'Try it'}: ${words}, for ${name}`} onPress={act}>
+          {isCarried ? 'Do it' : 'Try it'}
         </Button>
-      ) : (
-        <Body>{`${words}.`}</Body>
-      )}
-      <Small>{effectWords(facts, mend)}</Small>
-      {mend.steps ? <Small>{stepsWords(mend.steps)}</Small> : null}
-      {remedy.kind === 'hang' ? <Small>Switch it off before you hang it anew, and let its cable drip away from the plug.</Small> : null}
+      ) : null}
     </View>
   );
 }
 
+const HANG_CAUTION =
+  'Switch it off and unplug it before you hang it anew, and leave a loop in its cable below the plug.';
+
 const fromTo = ({ before, after }: Effect) => `${fitShare(before)} now, ${fitShare(after)} then`;
 
 function effectWords(facts: HomeFacts, { effect, others }: Mend): string {
-  const also = others.map((other) => `${nameOf(facts, other.plantId)} ${fitShare(other.before)} to ${fitShare(other.after)}`);
+  const also = others.map(
+    (other) => `${nameOf(facts, other.plantId)} ${fitShare(other.before)} to ${fitShare(other.after)}`,
+  );
   return `${fromTo(effect)}${also.length > 0 ? `; also ${also.join(', ')}` : ''}`;
 }
 
@@ -147,7 +153,7 @@ interface RefusedGiven {
 
 function Refused({ facts, plantId, refused: { remedy, harmed } }: RefusedGiven) {
   const units = useUnits();
-  const words = remedyWords(facts, plantId, remedy, units).replace(/^Try /, '');
+  const words = remedyWords(facts, plantId, remedy, units);
   return (
     <Small>
       {`Left alone: “${words}” would take ${nameOf(facts, harmed.plantId)} from ${fitShare(harmed.before)} to ${fitShare(harmed.after)}.`}
@@ -159,25 +165,17 @@ function Refused({ facts, plantId, refused: { remedy, harmed } }: RefusedGiven) 
 const LAMP_DAY_H = 14;
 const MOL_PER_PPFD_HOUR = 0.0036;
 
-function NothingHelps({ facts, plant, answer }: Omit<Given, 'asked'>) {
+function NothingHelps({ plant, answer }: Pick<Given, 'plant' | 'answer'>) {
   const units = useUnits();
   const here = useSpotAnswer(plant.spotId);
   const dim = answer.fit?.troubles.find(({ aspect, direction }) => aspect === 'dli' && direction === 'too-little');
   const month0 = (dim?.worstMonth ?? 1) - 1;
   const lacks = dim && here ? answer.targets[month0]!.light.thrivesFrom - here.conditions[month0]!.dli : 0;
   return (
-    <View>
-      <Small>
-        {lacks > 0
-          ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_PPFD_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would do it.`
-          : 'No free spot and no setting here helps enough.'}
-      </Small>
-      <TextLink
-        href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
-        label={`All spots for ${plantName(facts, plant)}`}
-      >
-        See all spots for it
-      </TextLink>
-    </View>
+    <Small>
+      {lacks > 0
+        ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_PPFD_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would do it.`
+        : 'No free spot and no setting here helps enough.'}
+    </Small>
   );
 }

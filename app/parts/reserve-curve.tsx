@@ -12,8 +12,8 @@ const WIDTH = 300;
 const HEIGHT = 48;
 const LETTERS = 16;
 const SHOWN_MONTHS = 24;
-/** Under this share of its reserve a dip is drawn at all. */
-const WORTH_DRAWING = 0.995;
+/** A dip to no less than this share is not worth a drawing. */
+const WORTH_DRAWING = 0.9;
 
 interface Given {
   readonly targets: readonly Target[];

@@ -11,6 +11,7 @@ import {
 } from '@dulvan/core';
 import type { Units } from '../state/settings';
 import { monthName } from '../ui/months';
+import { runsOf } from './season-words';
 import { degrees, monthsInWords } from './words';
 
 const WEEKS_A_YEAR = 52.18;
@@ -53,9 +54,17 @@ const LIVES: Readonly<Record<LifeClass, string>> = {
   thrives: 'Thrives',
 };
 
+/** A month or two at a time are listed, longer runs told from their first to their last: "in March, September and October". */
+export function whenInWords(months: readonly number[]): string {
+  const runs = runsOf(months);
+  if (months.length === 12 || runs.some((run) => run.length > 2)) return runs.map(monthsInWords).join(' and ');
+  const names = runs.flat().map(monthName);
+  return `in ${names.slice(0, -1).join(', ')}${names.length > 1 ? ' and ' : ''}${names[names.length - 1] ?? ''}`;
+}
+
 /** The verdict in one sentence without a full stop: "Declines within about 9 weeks", "Burns in June", "Grows". */
 export function verdictSentence(verdict: Verdict): string {
-  const { decidedBy, life, weeks, score, harmMonth } = verdict;
+  const { decidedBy, life, weeks, score, harmMonths } = verdict;
   if (decidedBy === 'reserve' && weeks !== null)
     return life === 'years'
       ? `Lives on for ${spanInWords(weeks)}, but does not grow`
@@ -64,9 +73,9 @@ export function verdictSentence(verdict: Verdict): string {
   if (decidedBy === 'winter') return 'Weakens over two or three years without a cold winter rest';
   if (!isHarm(decidedBy)) return LIVES[life];
   const [danger, mark] = HARM_WORDS[decidedBy];
-  const when = harmMonth === null ? '' : ` in ${monthName(harmMonth)}`;
-  if (score <= IN_DANGER) return `Is in danger here: ${danger}${when}`;
-  return life === 'thrives' ? LIVES.thrives : `${LIVES[life]}, but ${mark}${when}`;
+  const when = whenInWords(harmMonths);
+  if (score <= IN_DANGER) return `In danger here: ${danger} ${when}`;
+  return life === 'thrives' ? LIVES.thrives : `${LIVES[life]}, but ${mark} ${when}`;
 }
 
 const SHORT_HARM: Readonly<Record<Harm, string>> = {

@@ -12,7 +12,6 @@ import {
   type GrowthState,
   type HomeFacts,
   type Plant,
-  type Severity,
   type Stage,
   type Trouble,
 } from '@dulvan/core';
@@ -154,12 +153,6 @@ const TROUBLE_WORD: Record<Aspect, readonly [tooLittle: string, tooMuch: string]
   dryness: ['Air too moist', 'Air too dry'],
   humidity: ['Nights too dry', 'Nights too damp'],
   movement: ['Air too still', 'Too draughty'],
-};
-
-export const SEVERITY_WORD: Record<Severity, string> = {
-  fine: 'Right',
-  short: 'Could be better',
-  danger: 'In danger',
 };
 
 /** What is wrong, in a few words: "Too dim". */

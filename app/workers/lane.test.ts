@@ -170,7 +170,8 @@ describe('the worker’s own side', () => {
       },
       load,
     });
-    const home = (facts: HomeFacts) => real.ask({ facts, question: 'home', params: { year: 2026, month: 11 }, slot: 'home' });
+    const home = (facts: HomeFacts) =>
+      real.ask({ facts, question: 'home', params: { year: 2026, month: 11 }, slot: 'home' });
     const first = await home(lampless);
     expect(first).toEqual(whole());
     const moved = {

@@ -12,8 +12,7 @@ const NAMED: Readonly<Record<string, string>> = {
 const taxonOf = (name: string) => taxa.find((taxon) => taxon.name === name) ?? knowledge.taxon(NAMED[name]!)!;
 const NOVEMBER = 11;
 
-const targetsOf = (name: string) =>
-  yearTargets({ stage: 'adult', growthState: 'by-season' }, taxonOf(name), ways);
+const targetsOf = (name: string) => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxonOf(name), ways);
 const verdictAt = (name: string, spot: JudgedSpot): Verdict => verdictOf(targetsOf(name), judgedYear(spot), NOVEMBER);
 const pointsAt = (name: string, spot: JudgedSpot): number => 100 * verdictAt(name, spot).score;
 
@@ -41,24 +40,30 @@ describe('the judgement of growers', () => {
 
   const ORDERS = reference.orders.map(([taxon, order]) => ({ taxon: taxon!, order: order! }));
 
-  it.each(ORDERS.filter(({ order }) => !order.startsWith('flowers')))('is kept in its order: $taxon, $order', ({ taxon, order }) => {
-    const spots = order.split(/>=?/) as JudgedSpot[];
-    const signs = order.match(/>=?/g)!;
-    signs.forEach((sign, i) => {
-      const [better, worse] = [pointsAt(taxon, spots[i]!), pointsAt(taxon, spots[i + 1]!)];
-      if (sign === '>') expect(better).toBeGreaterThan(worse);
-      else expect(better).toBeGreaterThanOrEqual(worse);
-    });
-  });
+  it.each(ORDERS.filter(({ order }) => !order.startsWith('flowers')))(
+    'is kept in its order: $taxon, $order',
+    ({ taxon, order }) => {
+      const spots = order.split(/>=?/) as JudgedSpot[];
+      const signs = order.match(/>=?/g)!;
+      signs.forEach((sign, i) => {
+        const [better, worse] = [pointsAt(taxon, spots[i]!), pointsAt(taxon, spots[i + 1]!)];
+        if (sign === '>') expect(better).toBeGreaterThan(worse);
+        else expect(better).toBeGreaterThanOrEqual(worse);
+      });
+    },
+  );
 
   const LIKELY = ['no', 'unlikely', 'yes'];
 
-  it.each(ORDERS.filter(({ order }) => order.startsWith('flowers')))('is kept for $order of $taxon', ({ taxon, order }) => {
-    const [better, worse] = order.replace('flowers: ', '').split('>') as [JudgedSpot, JudgedSpot];
-    const likely = (spot: JudgedSpot) =>
-      LIKELY.indexOf(flowersOf(targetsOf(taxon), judgedYear(spot), verdictAt(taxon, spot))!.likely);
-    expect(likely(better)).toBeGreaterThan(likely(worse));
-  });
+  it.each(ORDERS.filter(({ order }) => order.startsWith('flowers')))(
+    'is kept for $order of $taxon',
+    ({ taxon, order }) => {
+      const [better, worse] = order.replace('flowers: ', '').split('>') as [JudgedSpot, JudgedSpot];
+      const likely = (spot: JudgedSpot) =>
+        LIKELY.indexOf(flowersOf(targetsOf(taxon), judgedYear(spot), verdictAt(taxon, spot))!.likely);
+      expect(likely(better)).toBeGreaterThan(likely(worse));
+    },
+  );
 });
 
 describe('what growers know of whole groups', () => {
@@ -101,7 +106,10 @@ describe('what growers know of whole groups', () => {
       const targets = yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, { ...ways, school: 'hard' });
       const bright = judgedYear('rack');
       const darkened = bright.map((month, i) => (targets[i]!.phase === 'resting' ? { ...month, dli: 0.1 } : month));
-      expect(verdictOf(targets, darkened, NOVEMBER).parts.slow).toBeCloseTo(verdictOf(targets, bright, NOVEMBER).parts.slow, 9);
+      expect(verdictOf(targets, darkened, NOVEMBER).parts.slow).toBeCloseTo(
+        verdictOf(targets, bright, NOVEMBER).parts.slow,
+        9,
+      );
     }
   });
 

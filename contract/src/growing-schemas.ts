@@ -142,7 +142,10 @@ export const airSchema = z.strictObject({
 }) satisfies z.ZodType<AirStatement>;
 
 const twelve = (from: number, to: number, unit: string) =>
-  z.array(within(from, to, unit)).length(12, 'One for each month.').readonly();
+  z
+    .array(within(from, to, unit))
+    .length(12, 'One for each month.')
+    .readonly();
 
 export const outcomeSchema = z
   .strictObject({

@@ -38,7 +38,11 @@ function useFall({ facts, list, entry }: Pick<Given, 'facts' | 'list' | 'entry'>
   const changes: Change[] = [
     ...cleared.map(({ list: from, id, field }) =>
       from === 'plants' && field === 'spotId'
-        ? carried(facts.plants.find((plant) => plant.id === id)!, whereTo(id), dateAt(facts, now))
+        ? carried(
+            facts.plants.find((plant) => plant.id === id)!,
+            whereTo(id),
+            dateAt(facts, now),
+          )
         : patch(from, id, { [field]: null }),
     ),
     ...gone.map((fallen) => drop(fallen.list, fallen.id)),

@@ -1,5 +1,15 @@
 /** What came of the plant where it stands, in one tap: it overrules what is computed, visibly, and can be withdrawn. */
-import { drop, fallenWith, meanC, put, type HomeFacts, type Outcome, type OutcomeKind, type Plant, type SpotAnswer } from '@dulvan/core';
+import {
+  drop,
+  fallenWith,
+  meanC,
+  put,
+  type HomeFacts,
+  type Outcome,
+  type OutcomeKind,
+  type Plant,
+  type SpotAnswer,
+} from '@dulvan/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -26,12 +36,12 @@ const SPANS = [
   { months: 36, word: '3 years' },
 ] as const;
 
-export function Outcomes({ facts, plant, here }: Given) {
+/** Puts down what came of a plant, with what it got where it stands. */
+function useRecording({ facts, plant, here }: Given) {
   const change = useHome((state) => state.change);
   const now = useNow();
-  const [asking, setAsking] = useState<OutcomeKind | null>(null);
+  const today = dateAt(facts, now);
   const name = plantName(facts, plant);
-  const own = facts.outcomes.filter(({ plantId }) => plantId === plant.id);
   const record = (kind: OutcomeKind, since: string) => {
     const outcome: Outcome = {
       id: newId(),
@@ -41,60 +51,92 @@ export function Outcomes({ facts, plant, here }: Given) {
       taxonId: plant.taxonId,
       kind,
       since,
-      on: dateAt(facts, now),
+      on: today,
       dli: here.conditions.map(({ dli }) => dli),
       peakPpfd: here.conditions.map(({ peakPpfd }) => peakPpfd),
       meanC: here.conditions.map(meanC),
     };
-    setAsking(null);
     if (kind === 'well') return void change(`${name} is well where it stands`, [put('outcomes', outcome)]);
     // What died stands nowhere any more; what it taught stays.
     const { gone } = fallenWith(facts, [{ list: 'plants', id: plant.id }]);
     const drops = gone.map(({ list, id }) => drop(list, id));
     return void change(`${name} died where it stood`, [put('outcomes', outcome), ...drops]).then(
-      (outcomeOfChange) => outcomeOfChange === 'stored' && router.replace('/plants'),
+      (stored) => stored === 'stored' && router.replace('/plants'),
     );
   };
-  const known = plant.movedOn ?? plant.arrivedOn;
+  const withdraw = (id: string) => void change(`${name}: withdrew what came of it`, [drop('outcomes', id)]);
+  return { record, withdraw, today };
+}
+
+export function Outcomes(given: Given) {
+  const { facts, plant } = given;
+  const { record, withdraw, today } = useRecording(given);
+  const [asking, setAsking] = useState<OutcomeKind | null>(null);
+  const ask = (kind: OutcomeKind) => setAsking(asking === kind ? null : kind);
+  const answer = (since: string) => {
+    if (asking) record(asking, since);
+    setAsking(null);
+  };
   return (
     <View role="group" aria-label="What came of it here" style={{ gap: SPACE.xs }}>
       <Heading>What came of it here</Heading>
-      <Small>Your plant knows better than any figure: what you saw moves what it is taken to need, to half or twice at most.</Small>
-      {own.map(({ id, kind, since, on }) => (
-        <View key={id} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
-          <Body style={{ flex: 1 }}>{`${kind === 'well' ? 'Was well' : 'Died'} on ${on}, there since ${since}`}</Body>
-          <Button
-            label={`Withdraw: ${kind === 'well' ? 'was well' : 'died'} on ${on}`}
-            onPress={() => void change(`${name}: withdrew what came of it`, [drop('outcomes', id)])}
-          >
-            Withdraw
-          </Button>
-        </View>
-      ))}
+      <Small>
+        Your plant knows better than any figure: what you saw moves what it is taken to need, to half or twice at most.
+      </Small>
+      {facts.outcomes
+        .filter(({ plantId }) => plantId === plant.id)
+        .map((outcome) => (
+          <Seen key={outcome.id} outcome={outcome} onWithdraw={() => withdraw(outcome.id)} />
+        ))}
       <Row>
-        <Button onPress={() => setAsking(asking === 'well' ? null : 'well')}>Has stood here and is well</Button>
-        <Button onPress={() => setAsking(asking === 'died' ? null : 'died')}>Died here</Button>
+        <Button onPress={() => ask('well')}>Has stood here and is well</Button>
+        <Button onPress={() => ask('died')}>Died here</Button>
       </Row>
       {asking ? (
-        <>
-          <Small>
-            {asking === 'well'
-              ? 'For how long has it stood here?'
-              : 'For how long had it stood here? It is taken out of the plants then; “undo” brings it back.'}
-          </Small>
-          <Row>
-            {known ? (
-              <Button onPress={() => record(asking, known)}>{`Since ${known}`}</Button>
-            ) : null}
-            {SPANS.map(({ months, word }) => (
-              <Button key={word} onPress={() => record(asking, monthsBefore(dateAt(facts, now), months))}>
-                {word}
-              </Button>
-            ))}
-          </Row>
-        </>
+        <HowLong kind={asking} known={plant.movedOn ?? plant.arrivedOn} today={today} onAnswer={answer} />
       ) : null}
     </View>
+  );
+}
+
+function Seen({ outcome, onWithdraw }: { readonly outcome: Outcome; readonly onWithdraw: () => void }) {
+  const { kind, since, on } = outcome;
+  const word = kind === 'well' ? 'Was well' : 'Died';
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
+      <Body style={{ flex: 1 }}>{`${word} on ${on}, there since ${since}`}</Body>
+      <Button label={`Withdraw: ${word.toLowerCase()} on ${on}`} onPress={onWithdraw}>
+        Withdraw
+      </Button>
+    </View>
+  );
+}
+
+interface HowLongGiven {
+  readonly kind: OutcomeKind;
+  /** Since when it stands there, where that is known. */
+  readonly known: string | null;
+  readonly today: string;
+  readonly onAnswer: (since: string) => void;
+}
+
+function HowLong({ kind, known, today, onAnswer }: HowLongGiven) {
+  return (
+    <>
+      <Small>
+        {kind === 'well'
+          ? 'For how long has it stood here?'
+          : 'For how long had it stood here? It is taken out of the plants then; “undo” brings it back.'}
+      </Small>
+      <Row>
+        {known ? <Button onPress={() => onAnswer(known)}>{`Since ${known}`}</Button> : null}
+        {SPANS.map(({ months, word }) => (
+          <Button key={word} onPress={() => onAnswer(monthsBefore(today, months))}>
+            {word}
+          </Button>
+        ))}
+      </Row>
+    </>
   );
 }
 

@@ -48,7 +48,11 @@ export function PlantVerdict({ facts, plant, answer, month }: Given) {
   );
 }
 
-function InWords({ fit, targets, goal }: { readonly fit: YearFit; readonly goal: Plant['goal'] } & Pick<PlantAnswer, 'targets'>) {
+function InWords({
+  fit,
+  targets,
+  goal,
+}: { readonly fit: YearFit; readonly goal: Plant['goal'] } & Pick<PlantAnswer, 'targets'>) {
   const units = useUnits();
   const sign = firstSign(fit, targets[0]!.nature);
   const poor = poorYearWords(fit.verdict);
@@ -87,7 +91,15 @@ function Troubles({ fit, goal }: { readonly fit: YearFit; readonly goal: Plant['
 }
 
 /** What would help; not looked for where the plant does what is wanted of it. */
-function Help({ facts, plant, answer }: { readonly facts: HomeFacts; readonly plant: Plant; readonly answer: PlantAnswer }) {
+function Help({
+  facts,
+  plant,
+  answer,
+}: {
+  readonly facts: HomeFacts;
+  readonly plant: Plant;
+  readonly answer: PlantAnswer;
+}) {
   const needs = answer.fit && ['week', 'season', 'later'].includes(urgencyOf(plant.goal, answer.fit));
   const asked = useMends(needs ? facts : null);
   return needs ? <MendList facts={facts} plant={plant} answer={answer} asked={asked} /> : null;

@@ -1,5 +1,13 @@
 /** All plants: searched, filtered, the unhappiest first. */
-import { FACTORS, meetsGoal, troublesFor, type Factor, type HomeFacts, type Plant, type PlantAnswer } from '@dulvan/core';
+import {
+  FACTORS,
+  meetsGoal,
+  troublesFor,
+  type Factor,
+  type HomeFacts,
+  type Plant,
+  type PlantAnswer,
+} from '@dulvan/core';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { useVerdicts } from '../../state/verdicts';
@@ -134,8 +142,8 @@ function PlantRow({ row: { plant, name, answer, place }, month, current }: Plant
         <Small>{place}</Small>
       </View>
       <View style={{ alignItems: 'flex-end' }}>
-        <Body>{fit ? fitShare(fit.verdict.score) : '–'}</Body>
-        <Small>{fit ? lifeWord(fit.verdict) : ''}</Small>
+        <Body>{fit ? lifeWord(fit.verdict) : '–'}</Body>
+        <Small>{fit ? fitShare(fit.verdict.score) : ''}</Small>
       </View>
     </RowLink>
   );

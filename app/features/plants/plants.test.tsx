@@ -1,5 +1,5 @@
 /** The list of plants and a plant's sheet. */
-import { drop } from '@dulvan/core';
+import { drop, type Outcome } from '@dulvan/core';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { caught, entryPut, open, settled, shadePlant, showHome, shownHome, sunPlant } from '../../testing/shown-home';
 import { went } from '../../testing/router.mock';
@@ -42,6 +42,38 @@ describe('a plant’s sheet', () => {
     expect(screen.getAllByTestId('plant-trouble')[0]).toHaveTextContent(/^Too dim .*: gets .* wants .* mol a day/);
     expect(screen.getByText(/thrives at .* mol a day/)).toBeTruthy();
     expect(screen.getByText('Better spots')).toBeTruthy();
+  });
+
+  it('says first how long it lives, what it would look like, and what would help', async () => {
+    await open(<PlantScreen plantId={sunPlant.id} />);
+    await settled();
+    expect(screen.getByTestId('plant-verdict')).toHaveTextContent(/^Will decline within about \d+ (weeks|months)\.$/);
+    expect(screen.getByText(/^First sign: /)).toBeTruthy();
+    expect(screen.getByLabelText(/^Its reserve over the next \d+ months: full now, used up at the end$/)).toBeTruthy();
+    expect(screen.getAllByTestId('mend')[0]).toHaveTextContent(/^Move to Bright/);
+  });
+
+  it('lets the plant overrule the figures in two taps, and takes that back', async () => {
+    await open(<PlantScreen plantId={sunPlant.id} />);
+    fireEvent.press(screen.getByLabelText('Has stood here and is well'));
+    fireEvent.press(screen.getByLabelText('3 years'));
+    await settled();
+    const seen = entryPut<Outcome>();
+    expect(seen).toMatchObject({ plantId: sunPlant.id, spotId: sunPlant.spotId, kind: 'well' });
+    expect(Number(seen.on.slice(0, 4)) - Number(seen.since.slice(0, 4))).toBe(3);
+    expect(seen.dli).toHaveLength(12);
+    fireEvent.press(screen.getByLabelText(/^Withdraw: was well on/));
+    await settled();
+    expect(caught[1]!.changes).toEqual([drop('outcomes', seen.id)]);
+  });
+
+  it('takes out a plant that died, and keeps what it taught', async () => {
+    await open(<PlantScreen plantId={sunPlant.id} />);
+    fireEvent.press(screen.getByLabelText('Died here'));
+    fireEvent.press(screen.getByLabelText('3 months'));
+    await settled();
+    expect(caught[0]!.changes.map(({ op, list }) => `${op} ${list}`)).toEqual(['put outcomes', 'drop plants']);
+    expect(went).toContain('/plants');
   });
 
   it('takes a plant out and goes back to the list', async () => {

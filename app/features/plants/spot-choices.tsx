@@ -44,11 +44,11 @@ export function SpotChoices({ facts, ranked, month, here, verb, onChoose }: Give
           >
             <FitMark fit={choice.fit.months[month - 1] ?? null} />
             <View style={{ flex: 1 }}>
-              <Body>{`${place} · ${fitShare(choice.score)}`}</Body>
+              <Body>{place}</Body>
               <Small>
                 {choice.refusal
                   ? REFUSAL_WORD[choice.refusal]
-                  : `${verdictSentence(choice.fit.verdict)}.`}
+                  : `${verdictSentence(choice.fit.verdict)} · ${fitShare(choice.score)}`}
               </Small>
               {occupants.length > 0 ? <Small>{`Taken by ${occupants.join(', ')}`}</Small> : null}
             </View>

@@ -1,15 +1,16 @@
 /** A spot's year: light by source, sun, day length, who stands here and what would do well here. */
-import type { Condition, HomeFacts, Spot, SpotAnswer } from '@dulvan/core';
+import type { Condition, HomeFacts, Plant, Spot, SpotAnswer } from '@dulvan/core';
 import { Suspense, lazy } from 'react';
 import { View } from 'react-native';
 import { shownValue, useBestTaxa } from '../../state/questions';
-import { useSpotAnswer } from '../../state/verdicts';
+import { usePlantAnswer, useSpotAnswer } from '../../state/verdicts';
 import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { useTaxa } from '../../state/taxa';
 import { RowLink, TextLink } from '../../ui/button';
 import { FitMark } from '../../parts/fit-mark';
+import { verdictSentence } from '../../parts/verdict-words';
 import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
@@ -71,14 +72,7 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
     <>
       <Heading>{plants.length > 0 ? 'Stands here' : 'Nobody stands here'}</Heading>
       {plants.map((plant) => (
-        <RowLink
-          key={plant.id}
-          href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
-          label={plantName(facts, plant)}
-        >
-          <Body>{plantName(facts, plant)}</Body>
-          <Small>{latinName(facts, plant)}</Small>
-        </RowLink>
+        <Standing key={plant.id} facts={facts} plant={plant} />
       ))}
       <LightLinks spotId={spot.id} />
       <SpotPlace facts={facts} spot={spot} stand={stand} />
@@ -86,6 +80,21 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
     </>
   );
   return <TwoPanes first={first} second={second} />;
+}
+
+/** A plant that stands here, with how it does. */
+function Standing({ facts, plant }: { readonly facts: HomeFacts; readonly plant: Plant }) {
+  const fit = usePlantAnswer(plant.id)?.fit;
+  const name = plantName(facts, plant);
+  return (
+    <RowLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={name}>
+      <View style={{ flex: 1 }}>
+        <Body>{name}</Body>
+        <Small>{latinName(facts, plant)}</Small>
+        {fit ? <Small>{`${verdictSentence(fit.verdict)} · ${fitShare(fit.verdict.score)}`}</Small> : null}
+      </View>
+    </RowLink>
+  );
 }
 
 function MonthFigures({ condition, spotId }: { readonly condition: Condition; readonly spotId: string }) {
@@ -220,7 +229,7 @@ function WouldDoWell({
             <FitMark fit={fit.months[month - 1] ?? null} />
             <View style={{ flex: 1 }}>
               <Body>{commonName(taxon)}</Body>
-              <Small>{taxon.name}</Small>
+              <Small>{`${taxon.name} · ${verdictSentence(fit.verdict).toLowerCase()}`}</Small>
             </View>
             <Body>{fitShare(fit.verdict.score)}</Body>
           </View>

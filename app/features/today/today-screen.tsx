@@ -35,7 +35,6 @@ import { LampsTouched } from '../../parts/lamp-touched';
 import { MendList } from '../../parts/mends';
 import { SunDayDrawing } from './sun-day-drawing';
 
-
 export function TodayScreen() {
   const facts = useFacts();
   const { answers } = useVerdicts();
@@ -90,9 +89,7 @@ function Summary({ facts, cases }: CasesGiven) {
       ) : null}
       {plants === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
       {answers && state === 'ready' && plants > 0 ? (
-        <Strong testID="today-summary">
-          {summaryWords(facts, cases)}
-        </Strong>
+        <Strong testID="today-summary">{summaryWords(facts, cases)}</Strong>
       ) : null}
     </>
   );
@@ -102,13 +99,18 @@ interface CasesGiven extends Given {
   readonly cases: readonly PlantCase[];
 }
 
+const wellWords = ({ plants }: HomeFacts) =>
+  plants.some(({ spotId }) => spotId === null)
+    ? 'All plants that have a place do as you want of them.'
+    : 'All plants do as you want of them.';
+
 /** "2 plants need something this week, 3 this season; 15 of 24 do as you want." */
 function summaryWords(facts: HomeFacts, cases: readonly PlantCase[]): string {
   const of = (urgency: PlantCase['urgency']) => cases.filter((item) => item.urgency === urgency).length;
   const [week, season, later] = [of('week'), of('season'), of('later')];
   const well = facts.plants.filter(({ spotId }) => spotId !== null).length - week - season - later;
   if (week + season + later === 0)
-    return lampsTouched(facts).length === 0 ? 'All plants do as you want of them.' : 'All have the light, warmth and air they want.';
+    return lampsTouched(facts).length === 0 ? wellWords(facts) : 'All have the light, warmth and air they want.';
   const needs = [
     ...(week > 0 ? [`${week} this week`] : []),
     ...(season > 0 ? [`${season} this season`] : []),
@@ -160,7 +162,10 @@ function CaseGroup({ facts, heading, cases, asked }: GroupGiven) {
         <NeedyPlant key={item.plant.id} facts={facts} item={item} asked={asked} />
       ))}
       {more > 0 && shown === 'some' ? (
-        <Button onPress={() => setShown('all')} label={`${heading}: show the other ${more}`}>{`Show the other ${more}`}</Button>
+        <Button
+          onPress={() => setShown('all')}
+          label={`${heading}: show the other ${more}`}
+        >{`Show the other ${more}`}</Button>
       ) : null}
     </View>
   );
@@ -174,7 +179,9 @@ function Mild({ facts, cases }: CasesGiven) {
   return (
     <View style={{ gap: SPACE.xs }}>
       <Button onPress={() => setShown(shown === 'yes' ? 'no' : 'yes')} style={{ alignSelf: 'flex-start' }}>
-        {shown === 'yes' ? 'Hide what could be a little better' : `${count(cases.length, 'plant')} could do a little better`}
+        {shown === 'yes'
+          ? 'Hide what could be a little better'
+          : `${count(cases.length, 'plant')} could do a little better`}
       </Button>
       {shown === 'yes'
         ? cases.map(({ plant, troubles }) => (
@@ -276,7 +283,7 @@ function NeedyPlant({ facts, item, asked }: NeedyGiven) {
           <Body style={{ flex: 1 }}>{troubleSentence(worst, units)}</Body>
         </View>
       ) : null}
-      <MendList facts={facts} plant={plant} answer={answer} asked={asked} most={1} />
+      <MendList facts={facts} plant={plant} answer={answer} asked={asked} how="in-short" />
       <Rule />
     </View>
   );

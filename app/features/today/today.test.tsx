@@ -7,13 +7,14 @@ import { TodayScreen } from './today-screen';
 
 beforeEach(() => showHome());
 
-it('counts who lacks something and names the worst first', async () => {
+it('counts who needs something and how soon, and names them under it', async () => {
   await open(<TodayScreen />);
   expect(screen.getByTestId('today-summary')).toHaveTextContent(
-    /^[12] of 2 plants lack something this month; [01] ha(s|ve) all/,
+    /^Need something: .*; |^Need something: .*\. [01] of 2 plants/,
   );
   const groups = withRole('group').map((group) => group.props['aria-label'] as string);
-  expect(groups[0]).toBe(sunPlant.name);
+  expect(groups).toContain(sunPlant.name);
+  expect(screen.getByText(/^Will decline within about \d+ (weeks|months)\.$/)).toBeTruthy();
 });
 
 it('tallies the five factors so that each row adds up to the plants', async () => {
@@ -23,20 +24,32 @@ it('tallies the five factors so that each row adds up to the plants', async () =
   for (let row = 0; row < 5; row++) expect(cells[row * 3]! + cells[row * 3 + 1]! + cells[row * 3 + 2]!).toBe(2);
 });
 
-it('stores the proposed move when it is pressed, and the plant stands there', async () => {
+it('stores the proposed move when it is pressed, with where the plant came from and when', async () => {
   await open(<TodayScreen />);
-  fireEvent.press(screen.getByLabelText(/^Move Sun plant to Bright/));
+  await settled();
+  fireEvent.press(screen.getByLabelText(/^Do it: Move to Bright .* for Sun plant/));
   await settled();
   expect(caught).toHaveLength(1);
-  expect(caught[0]!.changes).toEqual([patch('plants', sunPlant.id, { spotId: 'bright' })]);
+  const moved = {
+    spotId: 'bright',
+    cameFromSpotId: sunPlant.spotId,
+    movedOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) as string,
+  };
+  expect(caught[0]!.changes).toEqual([patch('plants', sunPlant.id, moved)]);
   expect(useHome.getState().facts!.plants.find((plant) => plant.id === sunPlant.id)!.spotId).toBe('bright');
 });
 
-it('lists plants that stand nowhere, and says nothing is wrong where nothing is', async () => {
+it('lists plants that stand nowhere, and says that all others do as is wanted', async () => {
   showHome({ ...shownHome, plants: [{ ...sunPlant, spotId: null }] });
   await open(<TodayScreen />);
   expect(screen.getByText('Find a spot for Sun plant')).toBeTruthy();
-  expect(screen.getByText('Nothing is wrong anywhere this month.')).toBeTruthy();
+  expect(screen.getByText('All plants that have a place do as you want of them.')).toBeTruthy();
+});
+
+it('folds away what could be a little better', async () => {
+  showHome({ ...shownHome, plants: [{ ...sunPlant, goal: 'alive' }] });
+  await open(<TodayScreen />);
+  expect(screen.queryByText('This season')).toBeNull();
 });
 
 it('teaches the next step in an empty home', async () => {

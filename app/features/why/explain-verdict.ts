@@ -14,7 +14,7 @@ import {
   type PlantAnswer,
   type YearFit,
 } from '@dulvan/core';
-import { verdictSentence } from '../../parts/verdict-words';
+import { verdictSentence, whenInWords } from '../../parts/verdict-words';
 import { FACTOR_WORD, bandOf, brightness, degrees, fitShare, mol, valueOf } from '../../parts/words';
 import type { Units } from '../../state/settings';
 import { monthName } from '../../ui/months';
@@ -40,7 +40,7 @@ export function explainVerdict(asked: Asked): Explanation {
   const target = answer.targets[month - 1]!;
   return {
     title: 'How it does here',
-    value: `${fitShare(verdict.score)}: ${verdictSentence(verdict)}`,
+    value: `${verdictSentence(verdict)} · ${fitShare(verdict.score)}`,
     parts: [...partsOf(asked), ...factorParts(asked)],
     inputs: [
       ...(here.length === 12 ? lightInputs(asked) : []),
@@ -72,10 +72,10 @@ export function explainVerdict(asked: Asked): Explanation {
 /** The four ways of judging: the least of them is the verdict. */
 function partsOf({ fit: { verdict } }: Asked): Pair[] {
   const { slow, harm, form, winter } = verdict.parts;
-  const month = verdict.harmMonth === null ? '' : ` in ${monthName(verdict.harmMonth)}`;
+  const when = verdict.harmMonths.length === 0 ? '' : whenInWords(verdict.harmMonths);
   return [
     [verdict.weeks === null ? 'It lives on; by its growth' : 'By the time its reserve lasts', fitShare(slow)],
-    [`By the worst harm${month}`, fitShare(harm)],
+    [`By the worst harm${when === '' ? '' : `, ${when}`}`, fitShare(harm)],
     ...(form < 1 ? [['By the form it loses', fitShare(form)] as const] : []),
     ...(winter < 1 ? [['Without the winter it needs', fitShare(winter)] as const] : []),
   ];

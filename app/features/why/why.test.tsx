@@ -1,6 +1,6 @@
 /** A figure opened: its parts, its inputs, its method, its doubt. */
 import { screen } from '@testing-library/react-native';
-import { open, shadePlant, showHome, withRole, wordsIn } from '../../testing/shown-home';
+import { open, shadePlant, showHome, sunPlant, withRole, wordsIn } from '../../testing/shown-home';
 import { WhyScreen } from './why-screen';
 
 beforeEach(() => showHome());
@@ -16,8 +16,16 @@ it('explains a verdict factor by factor, with the rules behind the target', asyn
   await open(<WhyScreen figure="fit" spot={null} plant={shadePlant.id} month={2} />);
   const rows = withRole('row').map(wordsIn);
   for (const factor of ['Light', 'Day length', 'Warmth', 'Moisture', 'Air movement'])
-    expect(rows.some((row) => row.startsWith(`${factor}: gets`))).toBe(true);
-  expect(screen.getByText(/with your own corrections over them/)).toBeTruthy();
+    expect(rows.some((row) => row.startsWith(`${factor} in February: gets`))).toBe(true);
+  expect(screen.getByText(/with your own corrections and what you saw/)).toBeTruthy();
+});
+
+it('gives a verdict that can be worked out again from its parts', async () => {
+  await open(<WhyScreen figure="fit" spot={null} plant={sunPlant.id} month={2} />);
+  const rows = withRole('row').map(wordsIn);
+  const percent = (start: string) => Number(/(\d+) %$/.exec(rows.find((row) => row.startsWith(start)) ?? '')?.[1]);
+  const least = Math.min(percent('By the time its reserve lasts'), percent('By the worst harm'));
+  expect(screen.getByText(new RegExp(`· ${least} %$`))).toBeTruthy();
 });
 
 it.each([

@@ -10,8 +10,7 @@ import { along } from './piecewise';
 import { trapezoid } from './trapezoid';
 
 const ways = { latitude: 50, school: null, aim: 'whole' } as const;
-const june = (taxon: Taxon = shade) =>
-  yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways)[5]!;
+const june = (taxon: Taxon = shade) => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways)[5]!;
 const fit = (given: Partial<Condition> = {}, taxon: Taxon = shade) => fitMonth(june(taxon), conditionWith(given));
 const factor = (given: Partial<Condition>, name: Factor, taxon: Taxon = shade) =>
   fit(given, taxon).factors.find((reading) => reading.factor === name)!;

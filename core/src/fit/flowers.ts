@@ -48,9 +48,12 @@ export function flowersOf(
   const light = yearsLight(targets, year);
   const wanted = need.setBy.includes('bright-light') ? LEAST_BRIGHT : LEAST_LIGHT;
   if (light < wanted && lacks.length === 0) lacks.push({ ...lackOf('light'), gets: light, wants: wanted });
-  for (const setter of need.setBy) {
-    const lack = SETTERS[setter]?.(targets, year);
-    if (lack) lacks.push(lack);
+  // What hardly grows lacks that first: nothing else would do it.
+  if (lacks[0]?.lack !== 'growth') {
+    for (const setter of need.setBy) {
+      const lack = SETTERS[setter]?.(targets, year);
+      if (lack) lacks.push(lack);
+    }
   }
   const likely = lacks.length === 0 ? 'yes' : lacks.some(({ lack }) => SETS_NO_BUDS.has(lack)) ? 'no' : 'unlikely';
   return { likely, lacks };

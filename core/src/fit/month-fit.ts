@@ -35,19 +35,17 @@ export const harmScore = (harm: HarmDone, target: Target, c: Condition): number 
 
 /** What the worst harm of a month leaves of the plant, 0..1: harms do not add up, the worst decides. */
 export const leftByHarm = (target: Target, c: Condition): number =>
-  Math.min(
-    burnScore(target, c),
-    coldScore(target, c),
-    heatScore(target, c),
-    rotScore(target, c),
-    dryScore(target, c),
-  );
+  Math.min(burnScore(target, c), coldScore(target, c), heatScore(target, c), rotScore(target, c), dryScore(target, c));
 
 /** How much of full growth all factors together leave in a month, 0..1; each takes its share of what the others leave. */
 export const growthIn = (target: Target, c: Condition): number =>
   target.isDormant
     ? 1
-    : lightGrowth(target, c) * dayGrowth(target, c) * warmthGrowth(target, c) * dryGrowth(target, c) * airGrowth(target, c);
+    : lightGrowth(target, c) *
+      dayGrowth(target, c) *
+      warmthGrowth(target, c) *
+      dryGrowth(target, c) *
+      airGrowth(target, c);
 
 /** The fit of one target to one condition. */
 export function fitMonth(target: Target, condition: Condition): MonthFit {

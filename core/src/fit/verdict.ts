@@ -1,6 +1,7 @@
 /** How a plant does on a spot in one verdict: how long it lives there, whether it grows, and what decides. */
 import type { Target } from '../plant';
 import type { Condition } from './condition';
+import { WORTH_A_WORD } from './factor-fit';
 import { formLoss } from './light-fit';
 import { HARMS_DONE, growthIn, harmScore, leftByHarm, type HarmDone } from './month-fit';
 import { reserveChange, reserveOf, weeksOnReserve } from './reserve';
@@ -22,8 +23,8 @@ export interface Verdict {
   /** How much it grows over a year, of what it could, 0..1. */
   readonly growth: number;
   readonly decidedBy: Decisive;
-  /** The month (1..12) in which a harm is worst; null where none decides. */
-  readonly harmMonth: number | null;
+  /** Months (1..12) in which the harm that is worst is worth a word; none where nothing harms. */
+  readonly harmMonths: readonly number[];
   /** What each way of judging alone would say, 0..1: the least is the score. */
   readonly parts: VerdictParts;
   /** Months (1..12) in which it stretches and loses its form. */
@@ -90,7 +91,12 @@ export const hasWinter = (targets: readonly Target[], year: readonly Condition[]
 
 const changes = new Float64Array(12);
 
-function weeksAt(targets: readonly Target[], year: readonly Condition[], fromMonth: number, kind: Years): number | null {
+function weeksAt(
+  targets: readonly Target[],
+  year: readonly Condition[],
+  fromMonth: number,
+  kind: Years,
+): number | null {
   for (let i = 0; i < 12; i++) {
     const { air, dli, dliPoorYear } = year[i]!;
     changes[i] = reserveChange(targets[i]!, { air, dli: kind === 'poor' ? dliPoorYear : dli });
@@ -174,15 +180,19 @@ export function verdictOf(targets: readonly Target[], year: readonly Condition[]
     weeksInPoorYears: weeksAt(targets, year, fromMonth, 'poor'),
     growth,
     decidedBy,
-    harmMonth: harm?.month ?? null,
+    harmMonths: harm?.months ?? [],
     parts,
     losesForm: targets.filter((target, i) => formLoss(target, year[i]!) > FORM_LOST_FROM).map(({ month }) => month),
   };
 }
 
+/** The harm that leaves least, and the months in which it is worth a word. */
 function harmOf(targets: readonly Target[], year: readonly Condition[], left: number) {
-  for (const harm of HARMS_DONE)
-    for (let i = 0; i < 12; i++)
-      if (harmScore(harm, targets[i]!, year[i]!) === left) return { harm, month: targets[i]!.month };
+  for (const harm of HARMS_DONE) {
+    const scores = targets.map((target, i) => harmScore(harm, target, year[i]!));
+    if (!scores.includes(left)) continue;
+    const from = Math.max(left, WORTH_A_WORD);
+    return { harm, months: targets.flatMap(({ month }, i) => (scores[i]! <= from ? [month] : [])) };
+  }
   return null;
 }

@@ -10,8 +10,7 @@ const COSTS_AT_MOST = 0.5;
 
 const within = ({ warmth }: Target, gets: number, from: number, to: number) =>
   1 -
-  COSTS_AT_MOST *
-    (1 - trapezoid(gets, Math.min(warmth.lowest, from - 1), from, to, Math.max(warmth.highest, to + 1)));
+  COSTS_AT_MOST * (1 - trapezoid(gets, Math.min(warmth.lowest, from - 1), from, to, Math.max(warmth.highest, to + 1)));
 
 /** Nights at rest are judged by what they must not be: cold. */
 const nightsTo = ({ warmth, isDormant }: Target) => (isDormant ? warmth.highest : warmth.nightTo);

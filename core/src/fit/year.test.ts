@@ -9,7 +9,8 @@ import { fitYear, flowersOf, lifeClass, scoreOfWeeks, verdictOf, verdictScore, t
 const ways = { latitude: 50, school: null, aim: 'whole' } as const;
 const targetsOf = (taxon: Taxon = shade) => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways);
 const NOVEMBER = 11;
-const fit = (year: readonly Condition[], taxon: Taxon = shade, month = NOVEMBER) => fitYear(targetsOf(taxon), year, month);
+const fit = (year: readonly Condition[], taxon: Taxon = shade, month = NOVEMBER) =>
+  fitYear(targetsOf(taxon), year, month);
 const even = (dli: number) => yearWith(() => ({ dli, dliPoorYear: dli * 0.9, dliGoodYear: dli * 1.1 }));
 
 describe('a verdict', () => {
@@ -54,11 +55,15 @@ describe('a verdict', () => {
   it('never lives longer in poor years than in usual ones', () => {
     const light = fc.double({ min: 0, max: 4, noNaN: true });
     fc.assert(
-      fc.property(fc.array(light, { minLength: 12, maxLength: 12 }), fc.double({ min: 0.3, max: 1, noNaN: true }), (dli, poor) => {
-        const year = yearWith((at) => ({ dli: dli[at - 1]!, dliPoorYear: dli[at - 1]! * poor }));
-        const { weeks, weeksInPoorYears } = verdictOf(targetsOf(), year, NOVEMBER);
-        expect(weeksInPoorYears ?? Infinity).toBeLessThanOrEqual(weeks ?? Infinity);
-      }),
+      fc.property(
+        fc.array(light, { minLength: 12, maxLength: 12 }),
+        fc.double({ min: 0.3, max: 1, noNaN: true }),
+        (dli, poor) => {
+          const year = yearWith((at) => ({ dli: dli[at - 1]!, dliPoorYear: dli[at - 1]! * poor }));
+          const { weeks, weeksInPoorYears } = verdictOf(targetsOf(), year, NOVEMBER);
+          expect(weeksInPoorYears ?? Infinity).toBeLessThanOrEqual(weeks ?? Infinity);
+        },
+      ),
     );
   });
 
@@ -88,9 +93,16 @@ describe('a verdict', () => {
 describe('troubles of a year', () => {
   it('put months of one kind into one stretch, round the turn of the year', () => {
     const dim = new Set([11, 12, 1, 2]);
-    const { troubles, verdict } = fit(yearWith((month) => (dim.has(month) ? { dli: 0.8, dliPoorYear: 0.7, dliGoodYear: 0.9 } : {})));
+    const { troubles, verdict } = fit(
+      yearWith((month) => (dim.has(month) ? { dli: 0.8, dliPoorYear: 0.7, dliGoodYear: 0.9 } : {})),
+    );
     expect(troubles).toHaveLength(1);
-    expect(troubles[0]).toMatchObject({ factor: 'light', direction: 'too-little', months: [11, 12, 1, 2], weeks: null });
+    expect(troubles[0]).toMatchObject({
+      factor: 'light',
+      direction: 'too-little',
+      months: [11, 12, 1, 2],
+      weeks: null,
+    });
     // A plant that lives through its dim months is not in danger.
     expect(troubles[0]!.severity).toBe('short');
     expect(verdict.weeks).toBeNull();
@@ -130,7 +142,10 @@ describe('flowers', () => {
   });
 
   it('want cool nights for weeks where those set buds, and say which', () => {
-    expect(flowers(yearWith(), blooms({}))).toMatchObject({ likely: 'unlikely', lacks: [{ lack: 'cool-nights', gets: 18, wants: 17 }] });
+    expect(flowers(yearWith(), blooms({}))).toMatchObject({
+      likely: 'unlikely',
+      lacks: [{ lack: 'cool-nights', gets: 18, wants: 17 }],
+    });
     const cool = yearWith((month) => ({ air: { ...yearWith()[0]!.air, month, nightC: month > 9 ? 15 : 18 } }));
     expect(flowers(cool, blooms({}))).toEqual({ likely: 'yes', lacks: [] });
   });

@@ -1,7 +1,15 @@
 /** The fit of a plant to a spot through the year: its verdict, and what is wrong put into stretches of months. */
 import type { Target } from '../plant';
 import type { Condition } from './condition';
-import { FACTORS, WORTH_A_WORD, type Aspect, type Direction, type Factor, type FactorFit, type Severity } from './factor-fit';
+import {
+  FACTORS,
+  WORTH_A_WORD,
+  type Aspect,
+  type Direction,
+  type Factor,
+  type FactorFit,
+  type Severity,
+} from './factor-fit';
 import { flowersOf, type Flowers } from './flowers';
 import { fitMonth, type MonthFit } from './month-fit';
 import { WEEKS_A_MONTH } from './reserve';
@@ -56,7 +64,8 @@ const usesUp = ({ weeks }: Verdict): boolean => weeks !== null && weeks < ENDANG
 /** A month without growth is no danger to a plant that lives through it; to one whose reserve will be used up it is. */
 function starving(month: MonthFit, verdict: Verdict): MonthFit {
   const [light] = month.factors;
-  if (!usesUp(verdict) || light!.aspect !== 'dli' || light!.direction !== 'too-little' || light!.score > 0) return month;
+  if (!usesUp(verdict) || light!.aspect !== 'dli' || light!.direction !== 'too-little' || light!.score > 0)
+    return month;
   return { ...month, factors: [{ ...light!, severity: 'danger' }, ...month.factors.slice(1)] };
 }
 
@@ -89,8 +98,7 @@ function weeksToDamage(trouble: Omit<Trouble, 'weeks'>, verdict: Verdict, fromMo
   return weeksUntil(months, fromMonth) + span[0] + (span[1] - span[0]) * share;
 }
 
-const readingIn = (month: MonthFit, factor: Factor): FactorFit =>
-  month.factors.find((fit) => fit.factor === factor)!;
+const readingIn = (month: MonthFit, factor: Factor): FactorFit => month.factors.find((fit) => fit.factor === factor)!;
 
 function troublesOf(factor: Factor, months: readonly MonthFit[], verdict: Verdict, fromMonth: number): Trouble[] {
   const readings = months.map((month) => readingIn(month, factor));

@@ -116,6 +116,18 @@ export interface ConditionInputs {
   readonly year: number;
 }
 
+/** What each lamp gives a day, mol m-2, and all of them. */
+function lampShares(lit: readonly LitLamp[], month: number) {
+  const lamps: Record<string, number> = {};
+  let lampDli = 0;
+  for (const lamp of lit) {
+    const dli = lamp.ppfd * circuitHours(lamp.circuit, month) * MOL_PER_UMOL_HOUR;
+    lamps[lamp.id] = dli;
+    lampDli += dli;
+  }
+  return { lamps, lampDli };
+}
+
 /** One spot's month. */
 export function conditionOf({
   facts,
@@ -129,14 +141,7 @@ export function conditionOf({
   year,
 }: ConditionInputs): Condition {
   const month = month0 + 1;
-  const lamps: Record<string, number> = {};
-  let lampDli = 0;
-  for (const lamp of lit) {
-    const hours = circuitHours(lamp.circuit, month);
-    const dli = lamp.ppfd * hours * MOL_PER_UMOL_HOUR;
-    lamps[lamp.id] = dli;
-    lampDli += dli;
-  }
+  const { lamps, lampDli } = lampShares(lit, month);
   const days = dayTypeDlis(daylight, month0);
   const mean = days.reduce((sum, dli) => sum + dli, 0) / days.length;
   const { poor, typical, good } = yearsOf(daylight, days, month0);

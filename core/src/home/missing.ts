@@ -12,7 +12,17 @@ export interface MissingFact {
 }
 
 /** In the order in which an answer helps most. */
-const ORDER: readonly Missing[] = ['known-taxon', 'name', 'spot', 'settled', 'stage', 'state', 'hazard', 'pot', 'height'];
+const ORDER: readonly Missing[] = [
+  'known-taxon',
+  'name',
+  'spot',
+  'settled',
+  'stage',
+  'state',
+  'hazard',
+  'pot',
+  'height',
+];
 
 const WEEK_MS = 7 * 86_400_000;
 const MONTH_MS = 30.4 * 86_400_000;

@@ -39,8 +39,7 @@ export function nearGlass(facts: HomeFacts, { room, leaf }: PlacedSpot, sources:
   const climate = sources.climate(facts.home.climateId);
   const coldNights =
     climate?.nightC.map(
-      (_, month0) =>
-        climate.nightC[seasonalMonth(month0 + 1, facts.home.latitude) - 1]! - COLD_SPELL_OUTDOORS_K,
+      (_, month0) => climate.nightC[seasonalMonth(month0 + 1, facts.home.latitude) - 1]! - COLD_SPELL_OUTDOORS_K,
     ) ?? null;
   return { ...nearest, coldNights };
 }

@@ -12,11 +12,14 @@ const MOST_FACTOR = 2;
 const MOST_PEAK_FACTOR = 1.5;
 /** A plant that is well has used no more than this share of its reserve. */
 const WELL_SHARE = 0.5;
+/** And does not stand at the edge of it: it would be well with so much less light, too. */
+const WELL_MARGIN = 1.1;
 /** A death that comes so much later than computed is still the one computed. */
 const DEATH_SPREAD = 1.25;
 const BISECTIONS = 12;
 
-const weeksOf = ({ since, on }: Pick<Outcome, 'since' | 'on'>): number => (Date.parse(on) - Date.parse(since)) / (7 * DAY_MS);
+const weeksOf = ({ since, on }: Pick<Outcome, 'since' | 'on'>): number =>
+  (Date.parse(on) - Date.parse(since)) / (7 * DAY_MS);
 
 /** Weeks that a plant would live on what it got if it needed `factor` times the light. */
 function weeksAt(light: Taxon['light'], { dli, meanC, since }: Outcome, factor: number): number | null {
@@ -44,26 +47,36 @@ function factorOf(light: Taxon['light'], outcome: Outcome): number {
   const seen = weeksOf(outcome);
   if (outcome.kind === 'well') {
     const isWell = (factor: number) => {
-      const weeks = weeksAt(light, outcome, factor);
+      const weeks = weeksAt(light, outcome, factor * WELL_MARGIN);
       return weeks === null || seen <= weeks * WELL_SHARE;
     };
     return nearestFactor(LEAST_FACTOR, isWell) ?? LEAST_FACTOR;
   }
   // What died of something else tells nothing of the light it needs.
-  return nearestFactor(MOST_FACTOR, (factor) => (weeksAt(light, outcome, factor) ?? Infinity) <= seen * DEATH_SPREAD) ?? 1;
+  return (
+    nearestFactor(MOST_FACTOR, (factor) => (weeksAt(light, outcome, factor) ?? Infinity) <= seen * DEATH_SPREAD) ?? 1
+  );
 }
 
 const spanWords = (weeks: number) =>
-  weeks < 2 * WEEKS_A_MONTH ? `${Math.round(weeks)} weeks` : weeks < 78 ? `${Math.round(weeks / WEEKS_A_MONTH)} months` : `${(weeks / 52.18).toFixed(1)} years`;
+  weeks < 2 * WEEKS_A_MONTH
+    ? `${Math.round(weeks)} weeks`
+    : weeks < 78
+      ? `${Math.round(weeks / WEEKS_A_MONTH)} months`
+      : `${(weeks / 52.18).toFixed(1)} years`;
 
-const lightWords = (dli: readonly number[]) => `${Math.min(...dli).toFixed(2)} to ${Math.max(...dli).toFixed(2)} mol a day`;
+const lightWords = (dli: readonly number[]) =>
+  `${Math.min(...dli).toFixed(2)} to ${Math.max(...dli).toFixed(2)} mol a day`;
 
 /**
  * A taxon as outcomes show it: what it survives, keeps its form and thrives by moves together, as far as needed and no
  * further than half or twice; what it was well in at its brightest it tolerates.
  * @param outcomes those that tell of this plant, oldest first; the newest that says something of a figure rules
  */
-export function withOutcomes(taxon: Taxon, outcomes: readonly Outcome[]): { readonly taxon: Taxon; readonly rules: readonly string[] } {
+export function withOutcomes(
+  taxon: Taxon,
+  outcomes: readonly Outcome[],
+): { readonly taxon: Taxon; readonly rules: readonly string[] } {
   let changed = taxon;
   const rules: string[] = [];
   for (const outcome of outcomes) {

@@ -27,7 +27,15 @@ function aboveSpots({ stands, tiers, spots, lamps }: HomeFacts): Map<string, num
     const tier = tierOf.get(lamp.tierId);
     const stand = tier && standOf.get(tier.standId);
     return stand
-      ? [{ lamp, roomId: stand.roomId, x: stand.xM + lamp.alongM, y: stand.yM + lamp.acrossM, z: tier.heightM + lamp.aboveM }]
+      ? [
+          {
+            lamp,
+            roomId: stand.roomId,
+            x: stand.xM + lamp.alongM,
+            y: stand.yM + lamp.acrossM,
+            z: tier.heightM + lamp.aboveM,
+          },
+        ]
       : [];
   });
   const free = new Map<string, number>();

@@ -105,7 +105,11 @@ export const carried = (plant: Pick<Plant, 'id' | 'spotId'>, spotId: string | nu
   patch('plants', plant.id, { spotId, cameFromSpotId: plant.spotId, movedOn: on });
 
 /** The changes of facts that carry a remedy out; none for what no fact can say. @param on YYYY-MM-DD */
-export function changesOf(remedy: Remedy, { plants, windows }: Pick<HomeFacts, 'plants' | 'windows'>, on: string): Change[] {
+export function changesOf(
+  remedy: Remedy,
+  { plants, windows }: Pick<HomeFacts, 'plants' | 'windows'>,
+  on: string,
+): Change[] {
   const carry = (plantId: string, spotId: string | null) => {
     const plant = plants.find(({ id }) => id === plantId);
     return plant ? [carried(plant, spotId, on)] : [];

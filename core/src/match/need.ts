@@ -29,7 +29,10 @@ export function meetsGoal(goal: Goal, { verdict, flowers }: Pick<YearFit, 'verdi
 }
 
 /** What is trouble for a plant of this goal: one that need only live is not troubled by slow growth. */
-export function troublesFor(goal: Goal, { troubles, verdict }: Pick<YearFit, 'troubles' | 'verdict'>): readonly Trouble[] {
+export function troublesFor(
+  goal: Goal,
+  { troubles, verdict }: Pick<YearFit, 'troubles' | 'verdict'>,
+): readonly Trouble[] {
   if (goal === 'grow' || goal === 'flower') return troubles;
   const stretches = ({ aspect, direction }: Trouble) =>
     goal === 'form' && aspect === 'dli' && direction === 'too-little' && verdict.losesForm.length > 0;

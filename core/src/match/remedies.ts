@@ -91,7 +91,9 @@ const HOURS_TRIED = [2, 4] as const;
 
 function circuitsOver(wanting: Wanting) {
   const ids = new Set(lampsOver(wanting).map(({ circuitId }) => circuitId));
-  return [...ids].slice(0, STRONGEST).flatMap((id) => wanting.facts.circuits.find((circuit) => circuit.id === id) ?? []);
+  return [...ids]
+    .slice(0, STRONGEST)
+    .flatMap((id) => wanting.facts.circuits.find((circuit) => circuit.id === id) ?? []);
 }
 
 function hoursFor(wanting: Wanting, want: 'more-light' | 'less-light'): Remedy[] {
@@ -154,7 +156,9 @@ function heightsOf({ stands, tiers, rooms, spots, plants }: HomeFacts, lamp: Lam
   const onTier = new Set(spots.filter(({ tierId }) => tierId === tier.id).map(({ id }) => id));
   const tallest = Math.max(
     0,
-    ...plants.filter(({ spotId }) => spotId !== null && onTier.has(spotId)).map(({ heightCm }) => (heightCm ?? 0) / 100),
+    ...plants
+      .filter(({ spotId }) => spotId !== null && onTier.has(spotId))
+      .map(({ heightCm }) => (heightCm ?? 0) / 100),
   );
   const above = tiers
     .filter((other) => other.standId === stand.id && other.heightM > tier.heightM)
@@ -207,7 +211,10 @@ function shiftFor({ facts, spot }: Wanting, want: 'more-light' | 'less-light'): 
   return best ? [best] : [];
 }
 
-function middleOf(window: Window, room: { readonly widthM: number; readonly depthM: number }): readonly [number, number] {
+function middleOf(
+  window: Window,
+  room: { readonly widthM: number; readonly depthM: number },
+): readonly [number, number] {
   const along = window.offsetM + window.widthM / 2;
   switch (window.side) {
     case 'a':

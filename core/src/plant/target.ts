@@ -136,8 +136,7 @@ const GROW_ON_DAY_H = 12;
 /** And nights no colder than this, where its rest would be a dry one, °C. */
 const GROW_ON_NIGHT_C = 12;
 
-type Grower = Pick<Plant, 'stage' | 'growthState'> &
-  Partial<Pick<Plant, 'stageSeenOn' | 'stateSeenOn' | 'arrivedOn'>>;
+type Grower = Pick<Plant, 'stage' | 'growthState'> & Partial<Pick<Plant, 'stageSeenOn' | 'stateSeenOn' | 'arrivedOn'>>;
 
 /**
  * Twelve months of a plant's targets, January first, for a taxon as it is known of this plant (mixed, corrected, with
@@ -180,7 +179,13 @@ interface Needs {
   readonly rules: readonly string[];
 }
 
-function monthTarget(plant: Grower, taxon: Taxon, season: SeasonMonth, ways: Ways, school: School): Omit<Target, 'nature'> {
+function monthTarget(
+  plant: Grower,
+  taxon: Taxon,
+  season: SeasonMonth,
+  ways: Ways,
+  school: School,
+): Omit<Target, 'nature'> {
   const { month } = season;
   const inducing = isInducing(plant, taxon, month, ways.latitude);
   const staged = fresh(atStage(aimedNeeds(taxon, ways, month), plant.stage, taxon), plant, month, ways);
@@ -264,7 +269,8 @@ const sunWhenUsed = ({ sunHoursFresh, sunHoursUsed }: LightNeed, weeks: number):
 /** A plant that came this year is used to no more sun than its weeks here have taught it. */
 function fresh(needs: Needs, { stage, arrivedOn }: Grower, month: number, { year }: Ways): Needs {
   const { light } = needs;
-  if (stage === 'just-arrived') return { ...needs, isUsedToSun: false, light: { ...light, sunHoursUsed: light.sunHoursFresh } };
+  if (stage === 'just-arrived')
+    return { ...needs, isUsedToSun: false, light: { ...light, sunHoursUsed: light.sunHoursFresh } };
   if (!arrivedOn || year === undefined || Number(arrivedOn.slice(0, 4)) !== year) return needs;
   const weeks = (Date.UTC(year, month - 1, MID_MONTH) - Date.parse(`${arrivedOn}T00:00:00Z`)) / WEEK_MS;
   const sunHoursUsed = sunWhenUsed(light, Math.max(0, weeks));

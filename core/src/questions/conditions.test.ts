@@ -6,7 +6,12 @@ import { smallHome, smallKnowledge } from '../home/small-home.fixture';
 
 const YEAR = 2026;
 const answer = (facts: HomeFacts) =>
-  new Map(ask(new HomeEngine(smallKnowledge), facts, 'home', { year: YEAR, month: 11 }).spots.map((spot) => [spot.spotId, spot]));
+  new Map(
+    ask(new HomeEngine(smallKnowledge), facts, 'home', { year: YEAR, month: 11 }).spots.map((spot) => [
+      spot.spotId,
+      spot,
+    ]),
+  );
 const before = answer(smallHome);
 const months = (spotId: string, of = before) => of.get(spotId)!.conditions;
 const withCircuit = (given: Partial<Circuit>): HomeFacts => ({

@@ -23,7 +23,8 @@ function june(...curtains: HungCurtain[]) {
     lamps: [],
     windows: smallHome.windows.map((window) => ({ ...window, curtains })),
   };
-  return ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'bright')!.conditions[JUNE]!;
+  return ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'bright')!
+    .conditions[JUNE]!;
 }
 
 describe('the day behind curtains', () => {
@@ -72,7 +73,8 @@ describe('the day behind curtains', () => {
 describe('a cabinet in a lit room', () => {
   /** December in the cabinet, its windows' room dark from without. */
   const boxed = (facts: HomeFacts) =>
-    ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'boxed')!.conditions[11]!;
+    ask(engine, facts, 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'boxed')!
+      .conditions[11]!;
   const cabinet = smallHome.rooms.find(({ insideRoomId }) => insideRoomId !== null)!;
   const shell = (shellTransmittance: number, facts: HomeFacts = smallHome, given: object = {}): HomeFacts => ({
     ...facts,

@@ -37,7 +37,8 @@ describe('a tier under its lamps', () => {
     };
     for (const { spotId, dli: planned } of best.spots)
       expect(
-        ask(engine, moved, 'home', { year: YEAR, month: 11 }).spots.find((spot) => spot.spotId === spotId)!.conditions[0]!.dli,
+        ask(engine, moved, 'home', { year: YEAR, month: 11 }).spots.find((spot) => spot.spotId === spotId)!
+          .conditions[0]!.dli,
       ).toBeCloseTo(planned, 6);
     for (let i = 1; i < plan.heights.length; i++) expect(plan.heights[i]!.mean).toBeLessThan(plan.heights[i - 1]!.mean);
     const cost = ({ hours, uniformity }: (typeof plan.heights)[number]) => hours * (1.5 - uniformity / 2);

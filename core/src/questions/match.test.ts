@@ -58,13 +58,17 @@ describe('ranking', () => {
   });
 
   it('counts lamps and boards over a spot into its free height', () => {
-    const free = (facts: HomeFacts, id: string) => heightFree(facts, facts.spots.find((spot) => spot.id === id)!);
+    const free = (facts: HomeFacts, id: string) =>
+      heightFree(
+        facts,
+        facts.spots.find((spot) => spot.id === id)!,
+      );
     const stated = smallHome.spots.find(({ id }) => id === 'dim')!.freeHeightM;
     const low = { ...smallHome, lamps: smallHome.lamps.map((lamp) => ({ ...lamp, aboveM: 0.2 })) };
     expect(free(low, 'dim')).toBeCloseTo(0.15, 9);
     const tall = { ...smallHome, lamps: [], spots: smallHome.spots.map((spot) => ({ ...spot, freeHeightM: 2 })) };
-    const [below, above] = ['dim', 'top'].map(
-      (id) => smallHome.tiers.find((tier) => tier.id === smallHome.spots.find((spot) => spot.id === id)!.tierId)!,
+    const [below, above] = ['dim', 'top'].map((id) =>
+      smallHome.tiers.find((tier) => tier.id === smallHome.spots.find((spot) => spot.id === id)!.tierId)!,
     );
     expect(free(tall, 'dim')).toBeCloseTo(above!.heightM - below!.heightM - 0.02, 9);
     expect(free(tall, 'top')).toBe(2);

@@ -354,9 +354,7 @@ function harmedBy({ effects }: Outcome, plantId: string): Effect | null {
   const lost = ({ before, after }: Effect) => before - after;
   const falls = ({ before, after }: Effect) =>
     LIFE_CLASSES.indexOf(lifeClass(after)) < LIFE_CLASSES.indexOf(lifeClass(before)) && before - after > LEAST_FALL;
-  const harmed = effects.filter(
-    (effect) => effect.plantId !== plantId && (lost(effect) > MOST_LOST || falls(effect)),
-  );
+  const harmed = effects.filter((effect) => effect.plantId !== plantId && (lost(effect) > MOST_LOST || falls(effect)));
   return harmed.length === 0 ? null : harmed.reduce((p, q) => (lost(q) > lost(p) ? q : p));
 }
 

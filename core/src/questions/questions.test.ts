@@ -52,8 +52,8 @@ describe('what is remembered', () => {
       lamps: smallHome.lamps.map((lamp) => ({ ...lamp, photometryId: 'f' })),
     });
     const dli = (fileKey: string) =>
-      ask(engine, lit(fileKey), 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'dim')!.conditions[0]!
-        .dli;
+      ask(engine, lit(fileKey), 'home', { year: YEAR, month: 11 }).spots.find(({ spotId }) => spotId === 'dim')!
+        .conditions[0]!.dli;
     const wide = dli('wide');
     expect(dli('narrow')).toBeGreaterThan(wide * 1.2);
     expect(dli('wide')).toBe(wide);

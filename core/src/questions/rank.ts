@@ -20,11 +20,7 @@ const SAME_HEIGHT_M = 0.04;
 const MOST_AT_OWN_HEIGHT = 60;
 
 /** Every spot of a home ranked for one plant; under lamps, where height tells most, as it would stand there itself. */
-export function* rank(
-  engine: HomeEngine,
-  facts: HomeFacts,
-  { plant, year, month }: RankParams,
-): Steps<RankedSpot[]> {
+export function* rank(engine: HomeEngine, facts: HomeFacts, { plant, year, month }: RankParams): Steps<RankedSpot[]> {
   const targets = engine.targetsOf(facts, plant, year);
   if (targets.length === 0) return [];
   const { spots } = yield* engine.spotAnswers(facts, year);

@@ -256,7 +256,22 @@ export const sailLoft: HomeFacts = {
   ],
   photometries: [],
   weathers: [],
-  outcomes: [],
+  // The palm has stood in its dim corner longer than its kind is said to.
+  outcomes: [
+    {
+      id: 'o-kentia',
+      homeId: home.id,
+      plantId: 'p-kentia',
+      spotId: 'corner-b',
+      taxonId: 'howea-forsteriana',
+      kind: 'well',
+      since: '2023-10-01',
+      on: '2026-10-01',
+      dli: [0.21, 0.31, 0.45, 0.56, 0.74, 0.8, 0.73, 0.59, 0.49, 0.35, 0.24, 0.18],
+      peakPpfd: [17, 21, 25, 27, 41, 57, 54, 26, 26, 22, 19, 14],
+      meanC: [18.5, 18.6, 18.7, 18.8, 19.6, 20.4, 21.3, 20.4, 19.6, 18.8, 18.7, 18.6],
+    },
+  ],
   readings: [
     {
       id: 'm-1',

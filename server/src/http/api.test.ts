@@ -203,7 +203,9 @@ describe('answers', () => {
 
   it('are the figures the page itself works out, and worked out once', async () => {
     const before = asked;
-    const first = await json<{ revision: number; engine: string; answer: unknown }>(answers('home', { year: 2026, month: 11 }));
+    const first = await json<{ revision: number; engine: string; answer: unknown }>(
+      answers('home', { year: 2026, month: 11 }),
+    );
     const { facts } = kept.store.home('back-room');
     const own = ask(new HomeEngine(knowledge), facts, 'home', { year: 2026, month: 11 });
     expect(first).toMatchObject({ revision: 1, engine: 'engine-of-the-test' });

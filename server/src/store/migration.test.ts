@@ -286,7 +286,14 @@ async function goallessFile(): Promise<void> {
     for (const entry of facts[list]) row(client, 'facts', { home_id: 'h', list, id: entry.id, body: bare(entry) });
   const entry = { id: 'e', home_id: 'h', revision: 1, at: 1, kind: 'change', summary: 'Plant taken out', touched: 1 };
   row(client, 'journal', entry);
-  row(client, 'journal_changes', { sequence: 1, place: 0, list: 'plants', id: out!.id, before: bare(out!), after: null });
+  row(client, 'journal_changes', {
+    sequence: 1,
+    place: 0,
+    list: 'plants',
+    id: out!.id,
+    before: bare(out!),
+    after: null,
+  });
   client.close();
 }
 
