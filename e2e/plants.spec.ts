@@ -34,7 +34,7 @@ test('moves a plant to a better spot, and takes the move back', async ({ page })
 
 test('finds the unhappy, and writes in a plant’s journal', async ({ page }) => {
   await page.goto('/plants');
-  await expect(page.getByRole('link', { name: 'Jewel orchid' })).toContainText('100 %');
+  await expect(page.getByRole('link', { name: 'Jewel orchid' })).toContainText('Thrives');
   await page.getByRole('button', { name: 'Filter and sort' }).click();
   await page.getByRole('radio', { name: 'Air movement wrong' }).click();
   await expect(page.getByRole('link', { name: 'Jewel orchid' })).toBeHidden();
@@ -46,6 +46,33 @@ test('finds the unhappy, and writes in a plant’s journal', async ({ page }) =>
   await expect(page.getByText('A new leaf, <b>dark</b> & whole')).toBeVisible();
 });
 
+test('says that a plant is well where it should starve: it is believed, visibly, until that is taken back', async ({ page }) => {
+  await page.goto('/plants/p-pothos');
+  const verdict = page.getByTestId('plant-verdict');
+  await expect(verdict).toContainText('Will decline within about');
+  const before = (await verdict.textContent())!;
+  await page.getByRole('button', { name: 'Has stood here and is well' }).click();
+  await page.getByRole('button', { name: '3 years' }).click();
+  await expect(verdict).not.toHaveText(before);
+  const after = (await verdict.textContent())!;
+  await page.reload();
+  await expect(verdict).toHaveText(after);
+  await page.getByRole('link', { name: 'Why this verdict' }).click();
+  await expect(page.getByText(/^You saw it well after 3\.0 years in .* times the light of its kind$/)).toBeVisible();
+  await page.goBack();
+  await page.getByRole('button', { name: /^Withdraw: was well on/ }).click();
+  await expect(verdict).toHaveText(before);
+});
+
+test('wants a plant to live, no more: what is trouble for it changes with that', async ({ page }) => {
+  await page.goto('/plants/p-jade');
+  await expect(page.getByText('What you want of it: that it grows well.')).toBeVisible();
+  await page.getByRole('button', { name: 'Edit', exact: true }).click();
+  await page.getByRole('radio', { name: 'That it flowers' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('What you want of it: that it flowers.')).toBeVisible();
+});
+
 test('opens a figure to its inputs and its method', async ({ page }) => {
   await page.goto('/spots/bench-1b');
   await page.getByRole('link', { name: 'Why this number: Light' }).click();
@@ -54,5 +81,6 @@ test('opens a figure to its inputs and its method', async ({ page }) => {
   await expect(page.getByText(/judged at their middle, 29 cm above the board/)).toBeVisible();
   await page.goto('/plants/p-moth');
   await page.getByRole('link', { name: 'Why this verdict' }).click();
-  await expect(page.getByText(/four fifths its scarcest factor/)).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/· \d+ %$/);
+  await expect(page.getByText(/The verdict is the least of four/)).toBeVisible();
 });

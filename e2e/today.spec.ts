@@ -1,37 +1,42 @@
 import { expect, test } from './dulvan';
 
-test('sees what is wrong, and mends it by moving the plant', async ({ page }) => {
+test('sees what must be done and how soon, and mends it by moving the plant', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByTestId('sun-today')).toContainText('Sun up');
-  const summary = page.getByTestId('today-summary');
-  await expect(summary).toContainText('of 24 plants lack something');
-  const before = Number(/^(\d+)/.exec((await summary.textContent())!)![1]);
-  expect(before).toBeGreaterThan(0);
-  const worst = page
+  await expect(page.getByTestId('today-summary')).toHaveText(/^Need something: .*\. \d+ of 24 plants do as you want\.$/);
+  const needy = page
     .getByRole('group')
-    .filter({ has: page.getByRole('button', { name: /^Move / }) })
+    .filter({ has: page.getByRole('button', { name: /^Do it: Move to / }) })
     .first();
-  await expect(worst).toContainText(/gets .* wants|gets .* tolerates/);
-  const name = (await worst.getByRole('link').first().textContent())!;
-  const move = worst.getByRole('button', { name: /^Move / });
-  const place = (await move.textContent())!.replace('Move to ', '');
-  await move.click();
-  await expect(page.getByText(`Moved ${name} to ${place}`)).toBeVisible();
+  await expect(needy).toContainText(/Will decline within about|Lives on|In danger here/);
+  await expect(needy).toContainText(/\d+ % now, \d+ % then/);
+  const name = (await needy.getByRole('link').first().textContent())!;
+  const place = (await needy.getByTestId('mend').textContent())!.replace('Move to ', '');
+  await needy.getByRole('button', { name: /^Do it: Move to / }).click();
+  await expect(page.getByText(`${name}: Move to ${place}`).first()).toBeVisible();
   await page.goto('/plants');
   await page.getByLabel('Search').fill(name);
   await expect(page.getByRole('link', { name, exact: true })).toContainText(place);
 });
 
-test('tries the lamp hours that Today proposes, and keeps them', async ({ page }) => {
+test('tries the setting that Today proposes, and keeps it', async ({ page }) => {
   await page.goto('/');
-  const show = page.getByRole('button', { name: /^Show the other/ });
-  await show.click();
-  const proposal = page.getByRole('button', { name: /^Try .* timer/ }).first();
+  const proposal = page.getByRole('button', { name: /^Try it: / }).first();
+  const label = (await proposal.getAttribute('aria-label'))!;
   await proposal.click();
   const bar = page.getByRole('region', { name: 'Not kept yet' });
-  await expect(bar).toContainText(/timer: \d+:\d\d to \d+:\d\d/);
+  await expect(bar).toContainText(/^Try it: (.*), for/.exec(label)![1]!);
   await bar.getByRole('button', { name: 'Keep' }).click();
   await expect(bar).toBeHidden();
+});
+
+test('opens what could be a little better only when asked', async ({ page }) => {
+  await page.goto('/');
+  const mild = page.getByRole('button', { name: /could do a little better$/ });
+  await expect(mild).toBeVisible();
+  await expect(page.getByText('Hide what could be a little better')).toBeHidden();
+  await mild.click();
+  await expect(page.getByText('Hide what could be a little better')).toBeVisible();
 });
 
 test('undo brings a taken-out plant back', async ({ page }) => {

@@ -1,7 +1,7 @@
 /** Runs in a worker of its own for `npm run bench`: answers from nothing, after small changes, and how time grows. */
 import { knowledge } from '@dulvan/catalogue';
 import { HomeEngine, ask, type HomeFacts } from '@dulvan/core';
-import { benchHome, curtained } from './bench-home';
+import { benchHome, crowdedHome, curtained } from './bench-home';
 import { median, timed } from './timing';
 
 /** One figure of the bench, ms; with what it is compared to. */
@@ -65,4 +65,11 @@ export function benchEngine(tell: (figure: Figure) => void): void {
     `a spot dragged, each of ${DRAG_STEPS} steps (median)`,
     Array.from({ length: DRAG_STEPS }, (_, i) => dragged(i + 1)),
   );
+  const crowd = crowdedHome();
+  ask(engine, crowd, 'home', { year: YEAR, month: 11 });
+  tell({
+    what: 'mends for 300 plants, once their verdicts are there',
+    ms: timed(() => ask(engine, crowd, 'mends', { year: YEAR, month: 11 })),
+    baseMs,
+  });
 }

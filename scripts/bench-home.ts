@@ -121,6 +121,18 @@ export function benchHome(): HomeFacts {
   };
 }
 
+/** The same with 300 plants on it, most of them where they should not be: what mends are measured on. */
+export function crowdedHome(): HomeFacts {
+  const home = benchHome();
+  const plants = range(300).map((i) => ({
+    ...sailLoft.plants[i % sailLoft.plants.length]!,
+    id: `crowd${i}`,
+    heightCm: 10 + ((i * 7) % 60),
+    spotId: home.spots[(i * 7) % 110]!.id,
+  }));
+  return { ...home, plants };
+}
+
 const FULL = { rooms: 40, windows: 200, stands: 200, tiersAStand: 3, spots: 2000, lamps: 500, plants: 5000 };
 
 /** A home with all that a home may have: 40 rooms, 200 windows, 2000 spots, 500 lamps, 5000 plants. */

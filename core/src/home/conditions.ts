@@ -152,7 +152,7 @@ export function conditionOf({
   );
   const steady = lampDli + roomLight;
   const { byHour } = daylight;
-  const clearDay = clearDayByHour({ topDaylight, lit, evening, month0 });
+  const hours = ppfdByHour({ daylight, topDaylight, lit, evening, month0 });
   const photoperiod = photoperiodOf(stretchesOf({ facts, evening, daylight, lit, month, year }));
   return {
     month,
@@ -171,8 +171,8 @@ export function conditionOf({
       roomLight,
       lamps,
     },
-    clearDay,
-    peakPpfd: Math.max(...clearDay),
+    clearDay: hours.clear,
+    peakPpfd: Math.max(...hours.clear),
     sunHoursPossible: daylight.sunHoursPossible[month0]!,
     sunHoursLikely: daylight.sunHoursLikely[month0]!,
     dayH: photoperiod.dayH,
@@ -181,38 +181,48 @@ export function conditionOf({
     ...extremesAt(air, glass, month0, daylight.sunHoursPossible[month0]!),
     airMovement: room.airMovement,
     vpdDay: vapourPressureDeficit(air.dayC, air.dayRh),
-    byHour: ppfdByHour({ daylight, lit, evening, month0 }),
+    byHour: hours.mean,
   };
 }
 
-/** Mean PPFD of each hour of a month's day, all sources. */
-function ppfdByHour({ daylight, lit, evening, month0 }: HoursInputs): number[] {
+/** PPFD by hour of the day. */
+interface Hours {
+  /** The mean day at the middle of the leaves. */
+  readonly mean: number[];
+  /** A clear day at their top. */
+  readonly clear: number[];
+}
+
+/** PPFD of each hour of a month's day, all sources as they burn. */
+function ppfdByHour({ daylight, topDaylight, lit, evening, month0 }: HoursInputs): Hours {
   const { sun, sky, ground, obstruction, reflected } = daylight.byHour;
-  return Array.from({ length: 24 }, (_, hour) => {
+  const mean = new Array<number>(24);
+  const clear = new Array<number>(24);
+  for (let hour = 0; hour < 24; hour++) {
     const bin = month0 * 24 + hour;
-    const watts = sun[bin]! + sky[bin]! + ground[bin]! + obstruction[bin]! + reflected[bin]!;
-    const burning = lit.reduce((sum, lamp) => sum + lamp.ppfd * shareOfHour(lamp.circuit, month0 + 1, hour), 0);
-    return watts * PPFD_PER_WATT + burning + roomNow(evening, hour);
-  });
+    mean[hour] = (sun[bin]! + sky[bin]! + ground[bin]! + obstruction[bin]! + reflected[bin]!) * PPFD_PER_WATT;
+    clear[hour] = topDaylight.clearDay[bin]! * PPFD_PER_WATT;
+  }
+  for (const { ppfd, topPpfd, circuit } of lit)
+    if (circuit.months.includes(month0 + 1)) {
+      addHours(mean, ppfd, circuit.onMinute, circuit.offMinute);
+      addHours(clear, topPpfd, circuit.onMinute, circuit.offMinute);
+    }
+  for (const { ppfd, fromMinute, toMinute } of evening) {
+    addHours(mean, ppfd, fromMinute, toMinute);
+    addHours(clear, ppfd, fromMinute, toMinute);
+  }
+  return { mean, clear };
 }
 
-/** PPFD of each hour of a month's clear day at the top of the leaves, all sources as they burn. */
-function clearDayByHour({ topDaylight, lit, evening, month0 }: ClearDayInputs): number[] {
-  return Array.from({ length: 24 }, (_, hour) => {
-    const burning = lit.reduce((sum, lamp) => sum + lamp.topPpfd * shareOfHour(lamp.circuit, month0 + 1, hour), 0);
-    return topDaylight.clearDay[month0 * 24 + hour]! * PPFD_PER_WATT + burning + roomNow(evening, hour);
-  });
-}
-
-interface ClearDayInputs extends Pick<ConditionInputs, 'topDaylight' | 'lit' | 'month0'> {
+interface HoursInputs extends Pick<ConditionInputs, 'daylight' | 'topDaylight' | 'lit' | 'month0'> {
   readonly evening: readonly EveningLight[];
 }
 
-const roomNow = (evening: readonly EveningLight[], hour: number): number =>
-  evening.reduce((sum, { ppfd, fromMinute, toMinute }) => sum + ppfd * shareWithin(fromMinute, toMinute, hour), 0);
-
-interface HoursInputs extends Pick<ConditionInputs, 'daylight' | 'lit' | 'month0'> {
-  readonly evening: readonly EveningLight[];
+/** Adds what burns between two minutes of the day to the hours it burns in, each by its share. */
+function addHours(hours: number[], ppfd: number, fromMinute: number, toMinute: number): void {
+  for (let hour = Math.floor(fromMinute / 60); hour * 60 < toMinute; hour++)
+    hours[hour]! += ppfd * shareWithin(fromMinute, toMinute, hour);
 }
 
 /** Poor, typical and good years of a month's mean. A weather without day types is the same every year. */
@@ -236,10 +246,6 @@ const yearsKnown = new WeakMap<DaylightYear, Years[]>();
 /** Share of an hour that lies between two minutes of the day. */
 function shareWithin(fromMinute: number, toMinute: number, hour: number): number {
   return Math.max(0, Math.min(toMinute, hour * 60 + 60) - Math.max(fromMinute, hour * 60)) / 60;
-}
-
-function shareOfHour(circuit: Circuit, month: number, hour: number): number {
-  return circuit.months.includes(month) ? shareWithin(circuit.onMinute, circuit.offMinute, hour) : 0;
 }
 
 interface DayInputs {

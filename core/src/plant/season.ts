@@ -110,7 +110,7 @@ function byCalendar(
   latitude: number,
   school: School,
 ): { phase: SeasonPhase; rule: string } {
-  if (rest.trigger === 'none') return { phase: 'growing', rule: 'It knows no rest' };
+  if (rest.trigger === 'none') return { phase: 'growing', rule: 'It does not rest' };
   const resting = (when: number) => rest.months.includes(monthOfSeason(when, latitude));
   if (school === 'grow-on') {
     return {
@@ -199,7 +199,7 @@ function seasonMonth(month: number, phase: SeasonPhase, rule: string, rest: Rest
   const softened = school === 'taper' && rest.school === 'hard' && !rest.isObligate;
   const deepest = softened ? SOFTENED_DEPTH : 1;
   const depth = phase === 'growing' ? 0 : phase === 'resting' ? deepest : deepest * EDGE_DEPTH;
-  // A plant seen at rest that knows none drinks less all the same.
+  // A plant seen at rest that does not rest drinks less all the same.
   const driest = WATERS.indexOf(rest.trigger === 'none' ? 'less' : rest.water);
   const steps = phase === 'resting' ? driest - (softened && driest > 1 ? 1 : 0) : Math.round(EDGE_DEPTH * driest);
   return {
