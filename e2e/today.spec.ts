@@ -8,7 +8,7 @@ test('sees what must be done and how soon, and mends it by moving the plant', as
     .getByRole('group')
     .filter({ has: page.getByRole('button', { name: /^Do it: Move to / }) })
     .first();
-  await expect(needy).toContainText(/Will decline within about|Lives on|In danger here/);
+  await expect(needy).toContainText(/Will decline within about|Lives on|In danger/);
   await expect(needy).toContainText(/\d+ % now, \d+ % then/);
   const name = (await needy.getByRole('link').first().textContent())!;
   const place = (await needy.getByTestId('mend').textContent())!.replace('Move to ', '');

@@ -52,7 +52,7 @@ describe('a verdict', () => {
     ],
     [{ life: 'slow' }, 'Lives on, grows slowly', 'Grows slowly'],
     [{ life: 'thrives', score: 0.95 }, 'Thrives', 'Thrives'],
-    [{ decidedBy: 'burn', harmMonths: [6] }, 'In danger here: burns in June', 'Burns'],
+    [{ decidedBy: 'burn', harmMonths: [6] }, 'In danger: burns in June', 'Burns'],
     [
       { decidedBy: 'burn', life: 'grows', score: 0.8, harmMonths: [6, 7] },
       'Grows, but may be paled by the sun in June and July',

@@ -74,7 +74,7 @@ export function verdictSentence(verdict: Verdict): string {
   if (!isHarm(decidedBy)) return LIVES[life];
   const [danger, mark] = HARM_WORDS[decidedBy];
   const when = whenInWords(harmMonths);
-  if (score <= IN_DANGER) return `In danger here: ${danger} ${when}`;
+  if (score <= IN_DANGER) return `In danger: ${danger} ${when}`;
   return life === 'thrives' ? LIVES.thrives : `${LIVES[life]}, but ${mark} ${when}`;
 }
 

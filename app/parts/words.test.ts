@@ -66,6 +66,8 @@ describe('numbers with honest digits and units', () => {
     expect(bandOf({ aspect: 'peak', wantsFrom: 0, wantsTo: 300 }, METRIC)).toBe('up to 300 µmol/m²s');
     expect(bandOf({ aspect: 'dryness', wantsFrom: 0, wantsTo: 1.2 }, METRIC)).toBe('up to 1.2 kPa');
     expect(bandOf({ aspect: 'humidity', wantsFrom: 0, wantsTo: 85 }, METRIC)).toBe('up to 85 %');
+    expect(bandOf({ aspect: 'cold-night', wantsFrom: 10, wantsTo: 34 }, METRIC)).toBe('down to 10 °C');
+    expect(bandOf({ aspect: 'hot-day', wantsFrom: 10, wantsTo: 34 }, METRIC)).toBe('up to 34 °C');
     expect(bandOf({ aspect: 'day', wantsFrom: 19, wantsTo: 27 }, OTHER)).toBe('66 to 81 °F');
   });
 

@@ -129,6 +129,8 @@ export function bandOf(
 ): string {
   const value = (figure: number) => valueOf(aspect, figure, units);
   if (aspect === 'peak' || aspect === 'dryness' || aspect === 'humidity') return `up to ${value(wantsTo)}`;
+  if (aspect === 'cold-night') return `down to ${value(wantsFrom)}`;
+  if (aspect === 'hot-day') return `up to ${value(wantsTo)}`;
   if (aspect === 'movement') return wantsFrom === wantsTo ? value(wantsFrom) : `at least ${value(wantsFrom)}`;
   if (aspect === 'dli') return `${mol(wantsFrom)} to ${mol(wantsTo)} mol`;
   return `${value(wantsFrom).replace(/ \S+$/, '')} to ${value(wantsTo)}`;

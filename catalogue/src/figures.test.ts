@@ -65,6 +65,16 @@ describe('moisture', () => {
       }),
     ).toEqual([]);
   });
+
+  it('of what lives in moist air alone is no drier by VPD than by humidity, at 22 °C', () => {
+    const moistOnly = all.filter(({ moisture }) => moisture.survives >= 40);
+    expect(
+      breaking(moistOnly, ({ moisture }) => {
+        const atThriving = saturationPressure(22) * (1 - moisture.thrivesFrom / 100);
+        return moisture.vpdTo > 1.4 * atThriving && [moisture.vpdTo, atThriving];
+      }),
+    ).toEqual([]);
+  });
 });
 
 describe('harm', () => {

@@ -213,6 +213,14 @@ describe('endpoints', () => {
   });
 });
 
+/** Where an entry does not fit its schema. */
+const wrong = (
+  schema: {
+    safeParse(entry: unknown): { error?: { issues: readonly { path: readonly PropertyKey[] }[] } | undefined };
+  },
+  entry: unknown,
+) => schema.safeParse(entry).error?.issues.map((issue) => issue.path.join('.')) ?? [];
+
 describe('the grower’s own knowledge at the edge', () => {
   const own = { id: 'own-1', homeId: 'h', name: 'Mine', common: [], synonyms: [], basedOn: 'group-ferns', key: '' };
   const correction = {
@@ -225,12 +233,6 @@ describe('the grower’s own knowledge at the edge', () => {
     reason: 'Seen',
     on: '2026-01-02',
   };
-  const wrong = (
-    schema: {
-      safeParse(entry: unknown): { error?: { issues: readonly { path: readonly PropertyKey[] }[] } | undefined };
-    },
-    entry: unknown,
-  ) => schema.safeParse(entry).error?.issues.map((issue) => issue.path.join('.')) ?? [];
 
   it.each([
     [{}, []],
@@ -262,6 +264,36 @@ describe('the grower’s own knowledge at the edge', () => {
     expect(factSchemas.corrections.safeParse({ ...correction, value: 99 }).error!.issues[0]!.message).toBe(
       'From 0.2 to 40 mol a day.',
     );
+  });
+});
+
+describe('what came of a plant', () => {
+  const twelve = (value: number) => Array<number>(12).fill(value);
+  const outcome = {
+    id: 'o',
+    homeId: 'h',
+    plantId: 'p',
+    spotId: 's',
+    taxonId: 'howea-forsteriana',
+    kind: 'well',
+    since: '2023-10-01',
+    on: '2026-10-01',
+    dli: twelve(0.4),
+    peakPpfd: twelve(20),
+    meanC: twelve(19),
+  };
+
+  it.each([
+    [{}, []],
+    [{ kind: 'poorly' }, ['kind']],
+    [{ since: '2026-11-01' }, ['since']],
+    [{ on: '2026-02-30' }, ['on']],
+    [{ dli: [1, 2, 3] }, ['dli']],
+    [{ dli: twelve(-1) }, twelve(0).map((_, i) => `dli.${i}`)],
+    [{ meanC: twelve(NaN) }, twelve(0).map((_, i) => `meanC.${i}`)],
+    [{ note: 'x' }, ['']],
+  ])('with %j is wrong in %j', (given, fields) => {
+    expect(wrong(factSchemas.outcomes, { ...outcome, ...given })).toEqual(fields);
   });
 });
 

@@ -167,6 +167,22 @@ describe('the bundle', () => {
     expect(journal).toMatchObject({ entries: [{ changes: [{ before: { id: 'shelf', reflectance: 0.4 } }] }] });
   });
 
+  it('of version 5 is read with the goals and outcomes that it could not say; one of today must say them', async () => {
+    const bare = (plant: object) =>
+      Object.fromEntries(
+        Object.entries(plant).filter(([field]) => !/^(goal|stageSeenOn|cameFromSpotId|movedOn)$/.test(field)),
+      );
+    const { outcomes: _later, ...facts } = smallHome;
+    const files = await filesOf();
+    const put = (path: string, text: string) => files.set(path, [new TextEncoder().encode(text)]);
+    put(bundlePaths.facts(ID), JSON.stringify({ ...facts, plants: facts.plants.map(bare) }));
+    expect(await reason(await zipOf([...files]))).toMatch(/goal|outcomes/);
+    const manifest = JSON.parse(Buffer.concat(files.get(bundlePaths.manifest) ?? []).toString('utf8')) as object;
+    put(bundlePaths.manifest, JSON.stringify({ ...manifest, version: 5 }));
+    const read = (await partsIn(await zipOf([...files]))).find((part) => part.what === 'facts');
+    expect(read).toMatchObject({ facts: { plants: smallHome.plants, outcomes: [] } });
+  });
+
   it('is refused when it is foreign, newer, or lacks its manifest', async () => {
     const manifest = (change: object) =>
       withFile(bundlePaths.manifest, (text) => JSON.stringify({ ...(JSON.parse(text) as object), ...change }));

@@ -39,7 +39,7 @@ export function explainVerdict(asked: Asked): Explanation {
   const { verdict } = fit;
   const target = answer.targets[month - 1]!;
   return {
-    title: 'How it does here',
+    title: 'Verdict',
     value: `${verdictSentence(verdict)} · ${fitShare(verdict.score)}`,
     parts: [...partsOf(asked), ...factorParts(asked)],
     inputs: [

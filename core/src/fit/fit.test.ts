@@ -61,6 +61,9 @@ describe('the fit of a month', () => {
   it('fears the coldest night and the hottest afternoon, not the mean alone', () => {
     expect(factor({ coldNightC: 9 }, 'warmth')).toMatchObject({ aspect: 'cold-night', score: 0.5, severity: 'danger' });
     expect(factor({ coldNightC: 11 }, 'warmth')).toMatchObject({ severity: 'fine' });
+    const asleep = { ...june(), isDormant: true };
+    expect(leftByHarm(asleep, conditionWith({ hotDayC: 39 }))).toBe(1);
+    expect(leftByHarm(asleep, conditionWith({ coldNightC: 5 }))).toBeLessThan(0.5);
     expect(factor({ hotDayC: 39 }, 'warmth')).toMatchObject({ aspect: 'hot-day', severity: 'danger' });
   });
 

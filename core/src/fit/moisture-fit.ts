@@ -13,8 +13,9 @@ const BROWNED: Line = [
 ];
 /** The same for what lives only in moist air and stands in air drier than it survives: it dries out. */
 const DRIED_OUT: Line = [
-  [1, 0.6],
-  [1.6, 0.46],
+  [1, 0.75],
+  [1.6, 0.55],
+  [1.9, 0.44],
   [2.5, 0.38],
   [4, 0.2],
 ];

@@ -40,8 +40,9 @@ const SCORCHED: Line = [
 
 export const coldScore = ({ warmth }: Target, { coldNightC }: Pick<Condition, 'coldNightC'>): number =>
   along(FROZEN, warmth.lowest - coldNightC);
-export const heatScore = ({ warmth }: Target, { hotDayC }: Pick<Condition, 'hotDayC'>): number =>
-  along(SCORCHED, hotDayC - warmth.highest);
+/** What sleeps without leaves minds no heat. */
+export const heatScore = ({ warmth, isDormant }: Target, { hotDayC }: Pick<Condition, 'hotDayC'>): number =>
+  isDormant ? 1 : along(SCORCHED, hotDayC - warmth.highest);
 
 /** The warmth of a month: its usual days and nights, or its extremes where they harm. */
 export function warmthFit(target: Target, c: Condition): FactorFit {
@@ -53,7 +54,7 @@ export function warmthFit(target: Target, c: Condition): FactorFit {
     usual('day', air.dayC, warmth.dayFrom, daysTo(target)),
     usual('night', air.nightC, warmth.nightFrom, nightsTo(target)),
   );
-  if (coldNightC >= warmth.lowest && hotDayC <= warmth.highest) return means;
+  if (coldNightC >= warmth.lowest && heatScore(target, c) === 1) return means;
   const extreme = (aspect: 'cold-night' | 'hot-day', score: number, gets: number) =>
     harmFit({ factor: 'warmth', aspect, score, gets, wantsFrom: warmth.lowest, wantsTo: warmth.highest });
   return worse(
