@@ -20,13 +20,15 @@ interface Given {
   readonly conditions: readonly Condition[];
   /** 1..12, the month that is on. */
   readonly month: number;
+  /** Share of it that is left now. */
+  readonly left: number;
 }
 
 /** Nothing where the reserve stays full: there is nothing to see. */
-export function ReserveCurve({ targets, conditions, month }: Given) {
+export function ReserveCurve({ targets, conditions, month, left }: Given) {
   const ink = useInk();
-  const { reserve } = useMemo(() => lightOutlook(targets, conditions, month), [targets, conditions, month]);
-  const shown = [1, ...reserve.slice(0, SHOWN_MONTHS)];
+  const { reserve } = useMemo(() => lightOutlook(targets, conditions, month, left), [targets, conditions, month, left]);
+  const shown = [left, ...reserve.slice(0, SHOWN_MONTHS)];
   if (Math.min(...shown) > WORTH_DRAWING) return null;
   const x = (i: number) => 1 + (i / SHOWN_MONTHS) * (WIDTH - 2);
   const points = shown.map((share, i) => `${x(i)},${2 + (1 - share) * (HEIGHT - 4)}`);
@@ -37,7 +39,7 @@ export function ReserveCurve({ targets, conditions, month }: Given) {
         width={WIDTH}
         height={HEIGHT + LETTERS}
         role="img"
-        aria-label={`Its reserve over the next ${shown.length - 1} months: full now, ${least <= 0 ? 'used up at the end' : `${Math.round(least * 100)} % at its least`}`}
+        aria-label={`Its reserve over the next ${shown.length - 1} months: ${Math.round(left * 100)} % now, ${least <= 0 ? 'used up at the end' : `${Math.round(least * 100)} % at its least`}`}
       >
         <Rect x={0.5} y={0.5} width={WIDTH - 1} height={HEIGHT - 1} fill={ink.sheet} stroke={ink.line} />
         <Line x1={0} x2={WIDTH} y1={HEIGHT - 2} y2={HEIGHT - 2} stroke={ink.danger} strokeWidth={1.5} />

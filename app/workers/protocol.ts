@@ -70,7 +70,12 @@ export function deltaOf(since: number, before: HomeAnswers, now: HomeAnswers): H
 
 /** Targets and fits are remembered by the engine: what follows from the same facts is the very same. */
 function isSame(now: PlantAnswer, before: PlantAnswer | undefined): boolean {
-  return before !== undefined && now.targets === before.targets && now.fit === before.fit;
+  return (
+    before !== undefined &&
+    now.targets === before.targets &&
+    now.fit === before.fit &&
+    now.reserveLeft === before.reserveLeft
+  );
 }
 
 /** An answer from the one before it and what differs; what does not differ stays the very same. */

@@ -36,7 +36,9 @@ export function PlantVerdict({ facts, plant, answer, month }: Given) {
     <View style={{ gap: SPACE.s }}>
       {working}
       <InWords fit={fit} targets={targets} goal={plant.goal} />
-      {here ? <ReserveCurve targets={targets} conditions={here.conditions} month={when.month} /> : null}
+      {here ? (
+        <ReserveCurve targets={targets} conditions={here.conditions} month={when.month} left={answer.reserveLeft} />
+      ) : null}
       <Troubles fit={fit} goal={plant.goal} />
       <Help facts={facts} plant={plant} answer={answer} />
       <FitYear months={fit.months} month={month} />

@@ -49,7 +49,7 @@ describe('a plant’s sheet', () => {
     await settled();
     expect(screen.getByTestId('plant-verdict')).toHaveTextContent(/^Will decline within about \d+ (weeks|months)\.$/);
     expect(screen.getByText(/^First sign: /)).toBeTruthy();
-    expect(screen.getByLabelText(/^Its reserve over the next \d+ months: full now, used up at the end$/)).toBeTruthy();
+    expect(screen.getByLabelText(/^Its reserve over the next \d+ months: 100 % now, used up at the end$/)).toBeTruthy();
     expect(screen.getAllByTestId('mend')[0]).toHaveTextContent(/^Move to Bright/);
   });
 

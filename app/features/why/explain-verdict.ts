@@ -51,7 +51,7 @@ export function explainVerdict(asked: Asked): Explanation {
     assumptions: [
       said(
         `Stage and growth state as you gave them; seasons by the ${facts.home.latitude < 0 ? 'southern' : 'northern'}`,
-        'calendar where you said nothing. Its reserve is taken for full now.',
+        `calendar where you said nothing. ${reserveWords(asked)}`,
       ),
       said(
         'Needs come from the catalogue, with your own corrections and what you saw of the plant over them; each says',
@@ -79,6 +79,13 @@ function partsOf({ fit: { verdict } }: Asked): Pair[] {
     ...(form < 1 ? [['By the form it loses', fitShare(form)] as const] : []),
     ...(winter < 1 ? [['Without the winter it needs', fitShare(winter)] as const] : []),
   ];
+}
+
+function reserveWords({ plant, answer }: Asked): string {
+  const since = plant.movedOn ?? plant.arrivedOn;
+  if (since === null) return 'Since when it stands there is not known: its reserve is taken for full now.';
+  if (answer.reserveLeft >= 1) return `It has stood there since ${since}: its reserve is taken for full now.`;
+  return `Of its reserve ${fitShare(answer.reserveLeft)} is left, by the light it has had there since ${since}.`;
 }
 
 const factorParts = ({ fit, month, units }: Asked): Pair[] =>

@@ -195,7 +195,14 @@ function WhyFit({
         month={month}
         explanation={explainVerdict({ facts, plant, answer, fit, month, units, here: here?.conditions ?? [] })}
       />
-      {here ? <ReserveCurve targets={answer.targets} conditions={here.conditions} month={when.month} /> : null}
+      {here ? (
+        <ReserveCurve
+          targets={answer.targets}
+          conditions={here.conditions}
+          month={when.month}
+          left={answer.reserveLeft}
+        />
+      ) : null}
       <Small>{`Daylight is turned to photons with ${PAR_SHARE_OF_BROADBAND} of its energy as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule; a leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s.`}</Small>
     </Page>
   );

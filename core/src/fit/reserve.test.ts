@@ -4,7 +4,7 @@ import { shade } from '../home/small-home.fixture';
 import { yearTargets } from '../plant';
 import type { Taxon } from '../taxon';
 import type { LitMonth } from './light-fit';
-import { lightOutlook, reserveChange, reserveOf, weeksOnReserve } from './reserve';
+import { lightOutlook, reserveAfter, reserveChange, reserveOf, weeksOnReserve } from './reserve';
 
 const ways = { latitude: 50, school: null, aim: 'whole' } as const;
 const targetsOf = (taxon: Taxon) => yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways);
@@ -40,6 +40,17 @@ describe('a reserve', () => {
     const year = even(0.5).map((month, i) => (i >= 4 && i <= 7 ? { ...month, dli: 1.2 } : month));
     const from = (month: number) => lightOutlook(targetsOf(shade), year, month).weeks ?? Infinity;
     expect(from(5)).toBeGreaterThan(from(9));
+  });
+
+  it('is drawn on by the months a plant has stood there, and by what is left it lives so much shorter', () => {
+    const targets = targetsOf(shade);
+    const dark = even(0, 20, 20);
+    const left = reserveAfter(targets, dark, 1, 2)!;
+    expect(left).toBeCloseTo(1 - (2 * 4.35) / shade.light.reserveWeeks, 9);
+    expect(lightOutlook(targets, dark, 3, left).weeks).toBeCloseTo(shade.light.reserveWeeks - 2 * 4.35, 6);
+    expect(reserveAfter(targets, even(5), 1, 30)).toBe(1);
+    // One that by this account is used up long ago is disproved by the plant that stands there.
+    expect(reserveAfter(targets, dark, 1, 12)).toBeNull();
   });
 
   it('is told alike in months and in short', () => {

@@ -26,15 +26,20 @@ export const reserveOfBalance = (change: number): number =>
   WEEKS_A_MONTH * (change < 0 ? change : REFILL_PACE * change);
 
 /**
- * The light of a spot as a plant lives through it, month after month, with a full reserve at the start.
+ * The light of a spot as a plant lives through it, month after month.
  * @param targets twelve, January first; @param year twelve months of the spot, January first
- * @param fromMonth 1..12, the month that is on
+ * @param fromMonth 1..12, the month that is on; @param leftNow share of its reserve that it has now
  */
-export function lightOutlook(targets: readonly Target[], year: readonly LitMonth[], fromMonth: number): LightOutlook {
+export function lightOutlook(
+  targets: readonly Target[],
+  year: readonly LitMonth[],
+  fromMonth: number,
+  leftNow = FULL,
+): LightOutlook {
   const changes = targets.map((target, i) => reserveChange(target, year[i]!));
   const most = reserveOf(targets);
   const reserve: number[] = [];
-  let left = most;
+  let left = most * leftNow;
   let weeks: number | null = null;
   for (let ahead = 0; ahead < MONTHS_AHEAD && weeks === null; ahead++) {
     const before = left;
@@ -45,17 +50,45 @@ export function lightOutlook(targets: readonly Target[], year: readonly LitMonth
   return { weeks, reserve };
 }
 
+/** A reserve that nothing has been taken of. */
+export const FULL = 1;
+
+/**
+ * Share of its reserve that is left after so many months on a spot, full at their start; null where by this account it would
+ * have been used up: then it is disproved by the plant that stands there.
+ * @param fromMonth 1..12, the month in which it came to stand there
+ */
+export function reserveAfter(
+  targets: readonly Target[],
+  year: readonly LitMonth[],
+  fromMonth: number,
+  months: number,
+): number | null {
+  const most = reserveOf(targets);
+  let left = most;
+  for (let i = 0; i < months && left > 0; i++) {
+    const month0 = (fromMonth - 1 + i) % MONTHS;
+    left = Math.min(most, left + reserveChange(targets[month0]!, year[month0]!));
+  }
+  return left > 0 ? left / most : null;
+}
+
 /** Weeks on its full reserve. */
 export const reserveOf = (targets: readonly Target[]): number =>
   Math.max(...targets.map(({ light }) => light.reserveWeeks));
 
 /**
  * The weeks of an outlook alone, for ranking hundreds of spots: once a year passes without loss, none follows.
- * @param changes of twelve months, January first
+ * @param changes of twelve months, January first; @param leftNow share of its reserve that it has now
  */
-export function weeksOnReserve(changes: ArrayLike<number>, most: number, fromMonth: number): number | null {
-  let left = most;
-  let yearAgo = most;
+export function weeksOnReserve(
+  changes: ArrayLike<number>,
+  most: number,
+  fromMonth: number,
+  leftNow = FULL,
+): number | null {
+  let left = most * leftNow;
+  let yearAgo = left;
   for (let ahead = 0; ahead < MONTHS_AHEAD; ahead++) {
     const before = left;
     left = Math.min(most, left + changes[(fromMonth - 1 + ahead) % MONTHS]!);

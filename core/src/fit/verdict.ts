@@ -4,7 +4,7 @@ import type { Condition } from './condition';
 import { WORTH_A_WORD } from './factor-fit';
 import { formLoss } from './light-fit';
 import { HARMS_DONE, growthIn, harmScore, leftByHarm, type HarmDone } from './month-fit';
-import { reserveChange, reserveOf, weeksOnReserve } from './reserve';
+import { FULL, reserveChange, reserveOf, weeksOnReserve } from './reserve';
 
 /** In falling order of harm: declines within weeks, within months, lives on for years without growing, and better. */
 export const LIFE_CLASSES = ['weeks', 'months', 'years', 'slow', 'grows', 'thrives'] as const;
@@ -96,12 +96,13 @@ function weeksAt(
   year: readonly Condition[],
   fromMonth: number,
   kind: Years,
+  leftNow: number,
 ): number | null {
   for (let i = 0; i < 12; i++) {
     const { air, dli, dliPoorYear } = year[i]!;
     changes[i] = reserveChange(targets[i]!, { air, dli: kind === 'poor' ? dliPoorYear : dli });
   }
-  return weeksOnReserve(changes, reserveOf(targets), fromMonth);
+  return weeksOnReserve(changes, reserveOf(targets), fromMonth, leftNow);
 }
 
 type Years = 'usual' | 'poor';
@@ -141,8 +142,13 @@ function worstHarm(targets: readonly Target[], year: readonly Condition[]): numb
 }
 
 /** The score of a verdict alone, for ranking hundreds of spots. */
-export function verdictScore(targets: readonly Target[], year: readonly Condition[], fromMonth: number): number {
-  const weeks = weeksAt(targets, year, fromMonth, 'usual');
+export function verdictScore(
+  targets: readonly Target[],
+  year: readonly Condition[],
+  fromMonth: number,
+  leftNow = FULL,
+): number {
+  const weeks = weeksAt(targets, year, fromMonth, 'usual', leftNow);
   const slow = weeks === null ? scoreOfGrowth(yearsGrowth(targets, year)) : scoreOfWeeks(weeks);
   return Math.min(slow, worstHarm(targets, year), formScore(targets, year), winterScore(targets, year));
 }
@@ -150,10 +156,15 @@ export function verdictScore(targets: readonly Target[], year: readonly Conditio
 /**
  * The verdict of a plant on a spot.
  * @param targets twelve, January first; @param year twelve months of the spot, January first
- * @param fromMonth 1..12, the month that is on
+ * @param fromMonth 1..12, the month that is on; @param leftNow share of its reserve that it has now
  */
-export function verdictOf(targets: readonly Target[], year: readonly Condition[], fromMonth: number): Verdict {
-  const weeks = weeksAt(targets, year, fromMonth, 'usual');
+export function verdictOf(
+  targets: readonly Target[],
+  year: readonly Condition[],
+  fromMonth: number,
+  leftNow = FULL,
+): Verdict {
+  const weeks = weeksAt(targets, year, fromMonth, 'usual', leftNow);
   const growth = yearsGrowth(targets, year);
   const parts: VerdictParts = {
     slow: weeks === null ? scoreOfGrowth(growth) : scoreOfWeeks(weeks),
@@ -177,7 +188,7 @@ export function verdictOf(targets: readonly Target[], year: readonly Condition[]
     score,
     life: lifeClass(score),
     weeks,
-    weeksInPoorYears: weeksAt(targets, year, fromMonth, 'poor'),
+    weeksInPoorYears: weeksAt(targets, year, fromMonth, 'poor', leftNow),
     growth,
     decidedBy,
     harmMonths: harm?.months ?? [],

@@ -12,7 +12,7 @@ import {
 } from './factor-fit';
 import { flowersOf, type Flowers } from './flowers';
 import { fitMonth, type MonthFit } from './month-fit';
-import { WEEKS_A_MONTH } from './reserve';
+import { FULL, WEEKS_A_MONTH } from './reserve';
 import { verdictOf, type Verdict } from './verdict';
 
 /** One thing wrong over a stretch of months. */
@@ -42,10 +42,15 @@ export interface YearFit {
 /**
  * Twelve months of a plant on a spot, and what they come to.
  * @param targets twelve, January first; @param year twelve months of the spot, January first
- * @param fromMonth 1..12, the month that is on
+ * @param fromMonth 1..12, the month that is on; @param leftNow share of its reserve that it has now
  */
-export function fitYear(targets: readonly Target[], year: readonly Condition[], fromMonth: number): YearFit {
-  const verdict = verdictOf(targets, year, fromMonth);
+export function fitYear(
+  targets: readonly Target[],
+  year: readonly Condition[],
+  fromMonth: number,
+  leftNow = FULL,
+): YearFit {
+  const verdict = verdictOf(targets, year, fromMonth, leftNow);
   const months = year.map((condition, i) => starving(fitMonth(targets[i]!, condition), verdict));
   const troubles = FACTORS.flatMap((factor) => troublesOf(factor, months, verdict, fromMonth));
   return {

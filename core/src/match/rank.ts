@@ -1,6 +1,6 @@
 /** All spots of a home ranked for one plant, with the reason for each. */
 import type { HomeFacts, Plant, Spot } from '../facts';
-import { fitYear, verdictScore, type Condition, type YearFit } from '../fit';
+import { FULL, fitYear, verdictScore, type Condition, type YearFit } from '../fit';
 import type { Target } from '../plant';
 import { heightFree } from './height-free';
 
@@ -22,7 +22,13 @@ export interface RankedSpot extends SpotChoice {
 const known = new WeakMap<readonly Target[], WeakMap<readonly Condition[], Float64Array>>();
 
 /** The same targets meet the same conditions at every answer but one: what came of it is remembered as long as both live. */
-export function scoreAt(targets: readonly Target[], conditions: readonly Condition[], fromMonth: number): number {
+export function scoreAt(
+  targets: readonly Target[],
+  conditions: readonly Condition[],
+  fromMonth: number,
+  leftNow = FULL,
+): number {
+  if (leftNow !== FULL) return verdictScore(targets, conditions, fromMonth, leftNow);
   let ofTargets = known.get(targets);
   if (!ofTargets) known.set(targets, (ofTargets = new WeakMap()));
   let byMonth = ofTargets.get(conditions);
@@ -47,10 +53,12 @@ export interface RankInputs {
   readonly conditions: ReadonlyMap<string, readonly Condition[]>;
   /** 1..12, the month that is on. */
   readonly fromMonth: number;
+  /** Share of its reserve that the plant has now. */
+  readonly leftNow?: number;
 }
 
 /** Ranks spots for a plant: those where it can stand first, best fit first, free ones before taken ones on a par. */
-export function rankSpots({ plant, targets, facts, conditions, fromMonth }: RankInputs): RankedSpot[] {
+export function rankSpots({ plant, targets, facts, conditions, fromMonth, leftNow = FULL }: RankInputs): RankedSpot[] {
   return facts.spots
     .flatMap((spot): RankedSpot[] => {
       const year = conditions.get(spot.id);
@@ -58,7 +66,7 @@ export function rankSpots({ plant, targets, facts, conditions, fromMonth }: Rank
       const occupants = facts.plants
         .filter((other) => other.spotId === spot.id && other.id !== plant.id)
         .map((other) => other.id);
-      const fit = fitYear(targets, year, fromMonth);
+      const fit = fitYear(targets, year, fromMonth, leftNow);
       const refusal = refusalOf(plant, spot, heightFree(facts, spot));
       return [{ spotId: spot.id, score: fit.verdict.score, refusal, occupants, fit }];
     })

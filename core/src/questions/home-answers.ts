@@ -1,6 +1,6 @@
 /** A whole home: every spot's year, and how each plant fares where it stands. */
 import type { HomeFacts, Plant } from '../facts';
-import { fitYear, type Condition, type YearFit } from '../fit';
+import { FULL, fitYear, reserveAfter, type Condition, type YearFit } from '../fit';
 import type { ComparedReading, HomeEngine, SpotAnswer, SpotAnswers, Steps } from '../home';
 import { usedToBefore } from '../match';
 import type { Target } from '../plant';
@@ -8,6 +8,8 @@ import type { Target } from '../plant';
 export interface PlantAnswer {
   readonly plantId: string;
   readonly targets: readonly Target[];
+  /** Share of its reserve that it has now, by how long it has stood there; full where that is not known. */
+  readonly reserveLeft: number;
   /** Where it stands now; null when it stands nowhere or its taxon is not known. */
   readonly fit: YearFit | null;
 }
@@ -58,43 +60,74 @@ export function conditionsOf({ spots }: SpotAnswers): Conditions {
   return conditions;
 }
 
-/** A plant's targets where it stands: what it is used to depends on where it stood before. */
-export function targetsHere(
+/** A plant where it stands: what it wants there, and what is left of its reserve. */
+export interface Standing {
+  readonly targets: readonly Target[];
+  readonly reserveLeft: number;
+}
+
+/** What a plant is used to depends on where it stood before, and its reserve on how long it has stood where it stands. */
+export function standingOf(
   engine: HomeEngine,
   facts: HomeFacts,
   plant: Plant,
-  year: number,
+  { year, month }: When,
   conditions: Conditions,
-): readonly Target[] {
+): Standing {
   const targets = engine.targetsOf(facts, plant, year);
-  const before = plant.cameFromSpotId !== null && conditions.get(plant.cameFromSpotId);
   const here = plant.spotId !== null && conditions.get(plant.spotId);
-  return targets.length > 0 && before && here ? usedToBefore(targets, plant, before, here, year) : targets;
+  if (targets.length === 0 || !here) return { targets, reserveLeft: FULL };
+  const before = plant.cameFromSpotId !== null && conditions.get(plant.cameFromSpotId);
+  const since = plant.movedOn ?? plant.arrivedOn;
+  return {
+    targets: before ? usedToBefore(targets, plant, before, here, year) : targets,
+    reserveLeft: (since && reserveSince(targets, here, since, { year, month })) || FULL,
+  };
+}
+
+/** A plant that has stood there for longer has shown what it lives on: its account is not carried further back, months. */
+const LONGEST_ACCOUNT = 60;
+
+function reserveSince(
+  targets: readonly Target[],
+  here: readonly Condition[],
+  since: string,
+  { year, month }: When,
+): number | null {
+  const [sinceYear, sinceMonth] = since.split('-').map(Number) as [number, number];
+  const months = (year - sinceYear) * 12 + month - sinceMonth;
+  return months <= 0 || months > LONGEST_ACCOUNT ? FULL : reserveAfter(targets, here, sinceMonth, months);
 }
 
 function plantAnswer(
   engine: HomeEngine,
   facts: HomeFacts,
   plant: Plant,
-  { year, month }: When,
+  when: When,
   conditions: Conditions,
 ): PlantAnswer {
-  const targets = targetsHere(engine, facts, plant, year, conditions);
+  const { targets, reserveLeft } = standingOf(engine, facts, plant, when, conditions);
   const here = plant.spotId !== null && conditions.get(plant.spotId);
-  const fit = targets.length > 0 && here ? rememberedFit(targets, here, month) : null;
-  return { plantId: plant.id, targets, fit };
+  const fit = targets.length > 0 && here ? rememberedFit(targets, here, when.month, reserveLeft) : null;
+  return { plantId: plant.id, targets, reserveLeft, fit };
 }
 
-type Fits = Map<number, YearFit>;
+type Fits = Map<string, YearFit>;
 const fits = new WeakMap<readonly Target[], WeakMap<readonly Condition[], Fits>>();
 
 /** The same targets under the same conditions have the very same fit. */
-export function rememberedFit(targets: readonly Target[], here: readonly Condition[], month: number): YearFit {
+export function rememberedFit(
+  targets: readonly Target[],
+  here: readonly Condition[],
+  month: number,
+  reserveLeft: number,
+): YearFit {
+  const key = `${month}|${reserveLeft}`;
   let ofTargets = fits.get(targets);
   if (!ofTargets) fits.set(targets, (ofTargets = new WeakMap()));
   let byMonth = ofTargets.get(here);
   if (!byMonth) ofTargets.set(here, (byMonth = new Map()));
-  let fit = byMonth.get(month);
-  if (!fit) byMonth.set(month, (fit = fitYear(targets, here, month)));
+  let fit = byMonth.get(key);
+  if (!fit) byMonth.set(key, (fit = fitYear(targets, here, month, reserveLeft)));
   return fit;
 }

@@ -135,6 +135,26 @@ describe('plants in a small home', () => {
   });
 });
 
+describe('a reserve', () => {
+  const since = (given: Partial<HomeFacts['plants'][number]>): HomeFacts => ({
+    ...smallHome,
+    plants: smallHome.plants.map((each) => (each.id === 'q' ? { ...each, ...given } : each)),
+  });
+
+  it('has been drawn on since the plant came to stand there, where that is known', () => {
+    const fresh = plant('q', since({ arrivedOn: '2026-11-20' }));
+    const before = plant('q', since({ arrivedOn: '2026-09-20' }));
+    expect(fresh.reserveLeft).toBe(1);
+    expect(before.reserveLeft).toBeLessThan(1);
+    expect(before.fit!.verdict.weeks).toBeLessThan(fresh.fit!.verdict.weeks!);
+    expect(plant('q', since({ arrivedOn: '2026-09-20', movedOn: '2026-11-20' })).reserveLeft).toBe(1);
+  });
+
+  it('that should have been used up long ago is taken for full: the plant that stands there knows better', () => {
+    expect(plant('q', since({ arrivedOn: '2023-09-20' })).reserveLeft).toBe(1);
+  });
+});
+
 describe('contradictions in a home', () => {
   const change = <L extends 'windows' | 'stands' | 'tiers' | 'spots' | 'circuits' | 'lamps' | 'rooms' | 'plants'>(
     list: L,

@@ -21,9 +21,16 @@ import {
   type Urgency,
 } from '../match';
 import { seasonalMonth } from '../taxon';
-import type { Target } from '../plant';
 import { casesOf, type PlantCase } from './cases';
-import { conditionsOf, homeAnswers, rememberedFit, targetsHere, type Conditions, type When } from './home-answers';
+import {
+  conditionsOf,
+  homeAnswers,
+  rememberedFit,
+  standingOf,
+  type Conditions,
+  type Standing,
+  type When,
+} from './home-answers';
 
 /** No plant loses more than this by what helps another; a fall of a class is refused from the other on. */
 const MOST_LOST = 0.03;
@@ -53,7 +60,7 @@ interface Desk {
   readonly facts: HomeFacts;
   readonly when: When;
   readonly conditions: Conditions;
-  readonly targets: ReadonlyMap<string, readonly Target[]>;
+  readonly standing: ReadonlyMap<string, Standing>;
   readonly occupants: ReadonlyMap<string, readonly Plant[]>;
   readonly free: readonly Spot[];
   /** What settings come to, by remedy: asked by several plants, worked out once. */
@@ -164,18 +171,16 @@ function deskOf(engine: HomeEngine, facts: HomeFacts, when: When, conditions: Co
     if (here) here.push(plant);
     else occupants.set(plant.spotId, [plant]);
   }
-  const targets = new Map(
-    facts.plants.map((plant) => [plant.id, targetsHere(engine, facts, plant, when.year, conditions)]),
-  );
+  const standing = new Map(facts.plants.map((plant) => [plant.id, standingOf(engine, facts, plant, when, conditions)]));
   const free = facts.spots.filter(({ id }) => !occupants.has(id) && conditions.has(id));
   const left = { settings: SPOTS_UNDER_SETTINGS, elsewhere: SPOTS_ELSEWHERE };
-  return { engine, facts, when, conditions, targets, occupants, free, settings: new Map(), left };
+  return { engine, facts, when, conditions, standing, occupants, free, settings: new Map(), left };
 }
 
-/** A plant's score under some twelve months; null where nothing is known of it. */
-function scoreUnder({ targets, when }: Desk, plant: Pick<Plant, 'id'>, year: readonly Condition[]): number | null {
-  const wanted = targets.get(plant.id)!;
-  return wanted.length === 0 ? null : scoreAt(wanted, year, when.month);
+/** A plant's score under some twelve months, with the reserve it has; null where nothing is known of it. */
+function scoreUnder({ standing, when }: Desk, plant: Pick<Plant, 'id'>, year: readonly Condition[]): number | null {
+  const { targets, reserveLeft } = standing.get(plant.id)!;
+  return targets.length === 0 ? null : scoreAt(targets, year, when.month, reserveLeft);
 }
 
 const scoreNow = (desk: Desk, { id, spotId }: Plant): number =>
@@ -360,7 +365,8 @@ function harmedBy({ effects }: Outcome, plantId: string): Effect | null {
 
 /** What a year is worth to a plant's grower. */
 function worthOf(desk: Desk, { id, goal }: Plant, year: readonly Condition[]): number {
-  const { verdict, flowers }: YearFit = rememberedFit(desk.targets.get(id)!, year, desk.when.month);
+  const { targets, reserveLeft } = desk.standing.get(id)!;
+  const { verdict, flowers }: YearFit = rememberedFit(targets, year, desk.when.month, reserveLeft);
   return verdict.score + (goal === 'flower' && flowers?.likely === 'yes' ? FLOWERS_WORTH : 0);
 }
 
@@ -368,7 +374,7 @@ function askingFor(desk: Desk, { plant, answer, troubles, urgency }: PlantCase):
   const { facts, conditions } = desk;
   const spot = facts.spots.find(({ id }) => id === plant.spotId)!;
   const year = conditions.get(spot.id)!;
-  const targets = desk.targets.get(plant.id)!;
+  const { targets } = desk.standing.get(plant.id)!;
   const settings = remediesFor({ facts, plant, spot, targets, year, fit: answer.fit!, troubles }).flatMap(
     (remedy) => settingOf(desk, remedy, plant) ?? [],
   );
@@ -377,7 +383,7 @@ function askingFor(desk: Desk, { plant, answer, troubles, urgency }: PlantCase):
 
 /** Where a plant that stands nowhere could stand. */
 function seekingPlace(desk: Desk, plant: Plant): Asking {
-  const outcomes = desk.targets.get(plant.id)!.length === 0 ? [] : carries(desk, plant);
+  const outcomes = desk.standing.get(plant.id)!.targets.length === 0 ? [] : carries(desk, plant);
   return rated(desk, plant, 'later', outcomes, 0);
 }
 

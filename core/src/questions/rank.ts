@@ -4,6 +4,7 @@ import type { Condition } from '../fit';
 import type { HomeEngine, Steps } from '../home';
 import { rankSpots, type RankedSpot } from '../match';
 import { leafHeights } from '../room';
+import { standingOf } from './home-answers';
 
 export interface RankParams {
   /** It need not stand in the home yet. */
@@ -32,7 +33,8 @@ export function* rank(engine: HomeEngine, facts: HomeFacts, { plant, year, month
     const there = engine.conditionsOf({ ...facts, plants: [...others, { ...plant, spotId }] }, spotId, year);
     if (there.length > 0) conditions.set(spotId, there);
   }
-  return rankSpots({ plant, targets, facts, conditions, fromMonth: month });
+  const { reserveLeft } = standingOf(engine, facts, plant, { year, month }, conditions);
+  return rankSpots({ plant, targets, facts, conditions, fromMonth: month, leftNow: reserveLeft });
 }
 
 /** Spots on tiers with lamps where the plant's leaves would be at other heights than those of who stands there. */
