@@ -2,7 +2,7 @@
 import type { HomeFacts, Plant } from '../facts';
 import { GROUP_PREFIX, knownPlant } from './known';
 import type { Knowledge } from './knowledge';
-import { PASSING_STAGES, SEEN_RULES_MONTHS } from '../plant';
+import { PASSING_STAGES, SEEN_RULES_MONTHS, stageSeen } from '../plant';
 
 export type Missing = 'name' | 'known-taxon' | 'spot' | 'settled' | 'stage' | 'state' | 'pot' | 'height' | 'hazard';
 
@@ -42,7 +42,7 @@ function missingOf(facts: HomeFacts, plant: Plant, knowledge: Knowledge, nowMs: 
   const known = knownPlant(facts, plant, knowledge);
   const since = (date: string | null) => (date === null ? null : nowMs - Date.parse(`${date}T00:00:00Z`));
   const seen = since(plant.stateSeenOn);
-  const staged = since(plant.stageSeenOn ?? (plant.stage === 'just-arrived' ? plant.arrivedOn : null));
+  const staged = since(stageSeen(plant));
   const missing: Missing[] = [];
   if (!known) missing.push('known-taxon');
   if (plant.taxonId.startsWith(GROUP_PREFIX)) missing.push('name');

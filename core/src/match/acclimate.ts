@@ -1,13 +1,10 @@
 /** What a plant is used to, by where it stood before; and the steps in which it gets used to more. */
 import type { Plant } from '../facts';
 import type { Condition } from '../fit';
-import { HARDENS_IN_WEEKS, type Target } from '../plant';
-import { DAY_MS } from '../units';
+import { HARDENS_IN_WEEKS, weeksSince, type Target } from '../plant';
 
 /** A rise of light above this many times needs getting used to. */
 const JUMP = 2;
-const MID_MONTH = 15;
-const WEEK_MS = 7 * DAY_MS;
 
 /**
  * Targets of a plant that was moved into stronger light: for six weeks its leaves are used to no more sun than they had.
@@ -22,11 +19,10 @@ export function usedToBefore(
   year: number,
 ): readonly Target[] {
   if (movedOn === null) return targets;
-  const moved = Date.parse(`${movedOn}T00:00:00Z`);
   let changed = 0;
   const used = targets.map((target, month0) => {
-    const weeks = (Date.UTC(year, month0, MID_MONTH) - moved) / WEEK_MS;
-    const isFresh = weeks > -WEEKS_OF_HALF_A_MONTH && weeks < HARDENS_IN_WEEKS;
+    const weeks = weeksSince(movedOn, year, month0 + 1);
+    const isFresh = weeks !== null && weeks < HARDENS_IN_WEEKS;
     if (!isFresh || here[month0]!.dli <= JUMP * before[month0]!.dli) return target;
     changed++;
     const sunHoursUsed = Math.max(target.light.sunHoursFresh, before[month0]!.sunHoursPossible);
@@ -37,7 +33,6 @@ export function usedToBefore(
   return changed > 0 ? used : targets;
 }
 
-const WEEKS_OF_HALF_A_MONTH = 2;
 /** Each step of twice the light takes so long. */
 const WEEKS_A_STEP = 2;
 /** In the dark months of each half of the world daylight is too weak to burn: a plant may be moved at once. */

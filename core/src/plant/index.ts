@@ -1,5 +1,6 @@
 export * from './mix';
 export * from './nature';
+export * from './passing';
 export * from './season';
 export * from './stage';
 export * from './target';

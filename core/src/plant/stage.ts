@@ -111,21 +111,6 @@ const STORING = { waterAtShare: 0.15, survivesRh: 30 } as const;
 export const storesWater = ({ care, moisture }: Pick<Taxon, 'care' | 'moisture'>): boolean =>
   care.waterAtShare <= STORING.waterAtShare && moisture.survives <= STORING.survivesRh;
 
-/** Stages that pass: for how many weeks what was seen holds, and what the plant is taken for after. Common practice. */
-export const PASSING_STAGES: Readonly<Partial<Record<Stage, { readonly weeks: number; readonly then: Stage }>>> = {
-  seed: { weeks: 6, then: 'seedling' },
-  cutting: { weeks: 6, then: 'rooted-cutting' },
-  'rooted-cutting': { weeks: 16, then: 'juvenile' },
-  seedling: { weeks: 16, then: 'juvenile' },
-  'in-bud': { weeks: 12, then: 'adult' },
-  'in-bloom': { weeks: 12, then: 'adult' },
-  recovering: { weeks: 8, then: 'adult' },
-  'just-arrived': { weeks: 6, then: 'adult' },
-};
-
-/** After so many weeks in stronger light a leaf has got used to it. */
-export const HARDENS_IN_WEEKS = 6;
-
 /** The shift of a stage; none for a grown plant, in bud or bloom. */
 export function shiftAt(stage: Stage, taxon: Taxon): StageShift | undefined {
   const shift = STAGE_SHIFTS[stage];

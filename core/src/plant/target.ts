@@ -3,7 +3,8 @@ import type { LightAim, Plant, Stage } from '../facts';
 import { halfDayMinutes, sunEquatorial } from '../sun';
 import { ALL_MONTHS } from '../units';
 import { natureOf, type Nature } from './nature';
-import { HARDENS_IN_WEEKS, PASSING_STAGES, shiftAt } from './stage';
+import { HARDENS_IN_WEEKS, stageIn, sunAfter, weeksSince } from './passing';
+import { shiftAt } from './stage';
 import { monthOfSeason, schoolFor, seasonOf, type SeasonMonth, type SeasonPhase } from './season';
 import {
   seasonalMonth,
@@ -148,7 +149,7 @@ export function yearTargets(plant: Grower, taxon: Taxon, ways: Ways): Target[] {
   const asked = ways.school ?? taxon.rest.school;
   const seasons = new Map<Stage, readonly SeasonMonth[]>();
   return ALL_MONTHS.map((month) => {
-    const stage = stageIn(month, plant, ways);
+    const stage = stageIn(month, plant, ways.year);
     const then = stage === plant.stage ? plant : { ...plant, stage };
     if (!seasons.has(stage)) seasons.set(stage, seasonOf(then, taxon, ways.latitude, asked));
     return { ...monthTarget(then, taxon, seasons.get(stage)![month - 1]!, ways, school), nature };
@@ -157,16 +158,6 @@ export function yearTargets(plant: Grower, taxon: Taxon, ways: Ways): Target[] {
 
 /** A rest that needs no more than this share of its light is one without leaves, or in the dark. */
 const DORMANT_SHARE = 0.35;
-
-/** The stage a plant is at in a month: what was seen holds for its weeks, and then it is taken for grown out of it. */
-function stageIn(month: number, { stage, stageSeenOn, arrivedOn }: Grower, { year }: Ways): Stage {
-  const seen = stageSeenOn ?? (stage === 'just-arrived' ? arrivedOn : null);
-  const passes = PASSING_STAGES[stage];
-  if (!passes || !seen || year === undefined) return stage;
-  const weeks = (Date.UTC(year, month - 1, MID_MONTH) - Date.parse(`${seen}T00:00:00Z`)) / WEEK_MS;
-  // Months before it was seen are told as those of the next year.
-  return weeks < -HALF_A_MONTH_WEEKS || weeks > passes.weeks ? passes.then : stage;
-}
 
 /** What a month's needs come to so far, and the rules that made them so. */
 interface Needs {
@@ -256,34 +247,20 @@ function atStage(needs: Needs, stage: Stage, taxon: Taxon): Needs {
 /** No pot is watered while it holds more of its water than this share. */
 const WETTEST = 0.9;
 
-/** More direct sun a plant bears with each week in it, hours a day: how growers harden plants off. */
-const SUN_A_WEEK_H = 0.5;
-
-/**
- * Direct sun that a plant bears while it is still getting used to it, hours a day.
- * @param weeks since it came, 0 and more
- */
-const sunWhenUsed = ({ sunHoursFresh, sunHoursUsed }: LightNeed, weeks: number): number =>
-  Math.min(sunHoursUsed, sunHoursFresh + SUN_A_WEEK_H * weeks);
-
 /** A plant that came this year is used to no more sun than its weeks here have taught it. */
 function fresh(needs: Needs, { stage, arrivedOn }: Grower, month: number, { year }: Ways): Needs {
   const { light } = needs;
   if (stage === 'just-arrived')
     return { ...needs, isUsedToSun: false, light: { ...light, sunHoursUsed: light.sunHoursFresh } };
   if (!arrivedOn || year === undefined || Number(arrivedOn.slice(0, 4)) !== year) return needs;
-  const weeks = (Date.UTC(year, month - 1, MID_MONTH) - Date.parse(`${arrivedOn}T00:00:00Z`)) / WEEK_MS;
-  const sunHoursUsed = sunWhenUsed(light, Math.max(0, weeks));
-  // Months before it came are told as those of the next year, when it is used to its place.
-  if (weeks < -HALF_A_MONTH_WEEKS || sunHoursUsed === light.sunHoursUsed) return needs;
-  const came = `Came ${Math.max(0, Math.round(weeks))} weeks before`;
+  const weeks = weeksSince(arrivedOn, year, month);
+  const sunHoursUsed = weeks === null ? light.sunHoursUsed : sunAfter(light, weeks);
+  if (weeks === null || sunHoursUsed === light.sunHoursUsed) return needs;
+  const came = `Came ${Math.round(weeks)} weeks before`;
   const rule = `${came}: ${sunHoursUsed.toFixed(1)} h of sun, half an hour more each week`;
   const isUsedToSun = weeks >= HARDENS_IN_WEEKS;
   return { ...needs, isUsedToSun, light: { ...light, sunHoursUsed }, rules: [...needs.rules, rule] };
 }
-
-const WEEK_MS = 7 * 24 * 3600 * 1000;
-const HALF_A_MONTH_WEEKS = 2;
 
 function inSeason(needs: Needs, plant: Grower, taxon: Taxon, season: SeasonMonth): Needs {
   const awake = plant.growthState === 'by-season' ? needs : { ...needs, rules: [...needs.rules, season.rule] };
