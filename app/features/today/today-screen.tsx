@@ -8,32 +8,25 @@ import {
   sunDay,
   type HomeFacts,
   type PlantCase,
-  type PlantMends,
 } from '@dulvan/core';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { useMends, type Asked } from '../../state/questions';
-import { retryVerdicts, useVerdicts } from '../../state/verdicts';
-import { useFacts } from '../../state/home';
-import { useUnits } from '../../state/settings';
-import { Button, TextLink } from '../../ui/button';
+import { LampsTouched } from '../../parts/lamp-touched';
 import { Failed } from '../../parts/pending';
-import { FactorSign } from '../../parts/factor-sign';
-import { FitMark } from '../../parts/fit-mark';
-import { Rule, TwoPanes } from '../../ui/page';
-import { SPACE } from '../../ui/theme';
-import { Body, Heading, Small, Strong, Title } from '../../ui/type';
-import { useIsWide } from '../../ui/use-ink';
+import { count, hours } from '../../parts/words';
+import { useFacts } from '../../state/home';
 import { useNow } from '../../state/use-now';
-import { count, fitShare, hours, latinName, plantName, spotPlace, troubleSentence } from '../../parts/words';
-import { verdictSentence } from '../../parts/verdict-words';
-import { useWhen } from '../../state/year';
+import { retryVerdicts, useVerdicts } from '../../state/verdicts';
+import { TextLink } from '../../ui/button';
 import { monthName } from '../../ui/months';
+import { TwoPanes } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Body, Small, Strong, Title } from '../../ui/type';
+import { useIsWide } from '../../ui/use-ink';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
-import { LampsTouched } from '../../parts/lamp-touched';
-import { MendList } from '../../parts/mends';
 import { SunDayDrawing } from './sun-day-drawing';
+import { Cases } from './today-cases';
 
 export function TodayScreen() {
   const facts = useFacts();
@@ -65,8 +58,7 @@ export function TodayScreen() {
   const second = (
     <>
       <LampsTouched facts={facts} />
-      <Cases facts={facts} cases={cases} />
-      {answers ? <Nowhere facts={facts} /> : null}
+      {answers ? <Cases facts={facts} cases={cases} answers={answers.plants} /> : null}
       {wide ? null : around}
     </>
   );
@@ -119,99 +111,6 @@ function summaryWords(facts: HomeFacts, cases: readonly PlantCase[]): string {
   return `Need something: ${needs.join(', ')}. ${well} of ${count(facts.plants.length, 'plant')} do as you want.`;
 }
 
-const GROUPS = [
-  { urgency: 'week', heading: 'This week' },
-  { urgency: 'season', heading: 'This season' },
-  { urgency: 'later', heading: 'When it suits you' },
-] as const;
-/** Of each group so many are shown; the rest at a tap. */
-const SHOWN_AT_FIRST = 4;
-
-function Cases({ facts, cases }: CasesGiven) {
-  const needy = cases.some(({ urgency }) => urgency !== 'mild');
-  const asked = useMends(needy ? facts : null);
-  return (
-    <>
-      {GROUPS.map(({ urgency, heading }) => (
-        <CaseGroup
-          key={urgency}
-          facts={facts}
-          heading={heading}
-          asked={asked}
-          cases={cases.filter((item) => item.urgency === urgency)}
-        />
-      ))}
-      <Mild facts={facts} cases={cases.filter(({ urgency }) => urgency === 'mild')} />
-    </>
-  );
-}
-
-interface GroupGiven extends CasesGiven {
-  readonly heading: string;
-  readonly asked: Asked<PlantMends[]>;
-}
-
-function CaseGroup({ facts, heading, cases, asked }: GroupGiven) {
-  const [shown, setShown] = useState<'some' | 'all'>('some');
-  if (cases.length === 0) return null;
-  const more = cases.length - SHOWN_AT_FIRST;
-  return (
-    <View style={{ gap: SPACE.xs }}>
-      <Heading>{heading}</Heading>
-      {cases.slice(0, shown === 'all' ? undefined : SHOWN_AT_FIRST).map((item) => (
-        <NeedyPlant key={item.plant.id} facts={facts} item={item} asked={asked} />
-      ))}
-      {more > 0 && shown === 'some' ? (
-        <Button
-          onPress={() => setShown('all')}
-          label={`${heading}: show the other ${more}`}
-        >{`Show the other ${more}`}</Button>
-      ) : null}
-    </View>
-  );
-}
-
-/** Plants that do as their grower wants and could do a little better: folded away. */
-function Mild({ facts, cases }: CasesGiven) {
-  const [shown, setShown] = useState<'no' | 'yes'>('no');
-  const units = useUnits();
-  if (cases.length === 0) return null;
-  return (
-    <View style={{ gap: SPACE.xs }}>
-      <Button onPress={() => setShown(shown === 'yes' ? 'no' : 'yes')} style={{ alignSelf: 'flex-start' }}>
-        {shown === 'yes'
-          ? 'Hide what could be a little better'
-          : `${count(cases.length, 'plant')} could do a little better`}
-      </Button>
-      {shown === 'yes'
-        ? cases.map(({ plant, troubles }) => (
-            <View key={plant.id}>
-              <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
-                {plantName(facts, plant)}
-              </TextLink>
-              <Small>{troubleSentence(troubles[0]!, units)}</Small>
-            </View>
-          ))
-        : null}
-    </View>
-  );
-}
-
-function Nowhere({ facts }: Given) {
-  const nowhere = facts.plants.filter((plant) => plant.spotId === null);
-  if (nowhere.length === 0) return null;
-  return (
-    <View style={{ gap: SPACE.xs }}>
-      <Heading>Stand nowhere yet</Heading>
-      {nowhere.map((plant) => (
-        <TextLink key={plant.id} href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
-          {`Find a spot for ${plantName(facts, plant)}`}
-        </TextLink>
-      ))}
-    </View>
-  );
-}
-
 function NoPlants({ rooms }: { readonly rooms: number }) {
   return rooms === 0 ? (
     <View>
@@ -248,43 +147,6 @@ function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
     <View style={{ gap: SPACE.xs }}>
       <Body testID="sun-today">{`${words} · ${hours(sun.hoursAbove)} of sun, ${hours(civil.hoursAbove)} with twilight`}</Body>
       <SunDayDrawing home={home} date={date} nowMs={now} />
-    </View>
-  );
-}
-
-interface NeedyGiven extends Given {
-  readonly item: PlantCase;
-  readonly asked: Asked<PlantMends[]>;
-}
-
-function NeedyPlant({ facts, item, asked }: NeedyGiven) {
-  const { plant, answer, troubles } = item;
-  const units = useUnits();
-  const { month } = useWhen(facts);
-  const { verdict, months } = answer.fit!;
-  const name = plantName(facts, plant);
-  const [worst] = troubles;
-  return (
-    <View role="group" aria-label={name} style={{ gap: SPACE.xs, paddingBottom: SPACE.s }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
-        <FitMark fit={months[month - 1] ?? null} size={32} />
-        <View style={{ flex: 1 }}>
-          <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>{name}</TextLink>
-          <Small>{`${latinName(facts, plant)} · ${spotPlace(facts, plant.spotId)}`}</Small>
-        </View>
-        <Small>{fitShare(verdict.score)}</Small>
-      </View>
-      <Strong>{`${verdictSentence(verdict)}.`}</Strong>
-      {worst ? (
-        <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' }}>
-          <View style={{ paddingTop: 2 }}>
-            <FactorSign factor={worst.factor} />
-          </View>
-          <Body style={{ flex: 1 }}>{troubleSentence(worst, units)}</Body>
-        </View>
-      ) : null}
-      <MendList facts={facts} plant={plant} answer={answer} asked={asked} how="in-short" />
-      <Rule />
     </View>
   );
 }

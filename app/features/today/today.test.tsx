@@ -42,7 +42,9 @@ it('stores the proposed move when it is pressed, with where the plant came from 
 it('lists plants that stand nowhere, and says that all others do as is wanted', async () => {
   showHome({ ...shownHome, plants: [{ ...sunPlant, spotId: null }] });
   await open(<TodayScreen />);
+  await settled();
   expect(screen.getByText('Find a spot for Sun plant')).toBeTruthy();
+  expect(screen.getByLabelText(/^Do it: Move to Bright .* for Sun plant/)).toBeTruthy();
   expect(screen.getByText('All plants that have a place do as you want of them.')).toBeTruthy();
 });
 
