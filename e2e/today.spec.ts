@@ -9,7 +9,7 @@ test('sees what must be done and how soon, and mends it by moving the plant', as
     .filter({ has: page.getByRole('button', { name: /^Do it: Move to / }) })
     .first();
   await expect(needy).toContainText(/Will decline within about|Lives on|In danger/);
-  await expect(needy).toContainText(/\d+ % now, \d+ % then/);
+  await expect(needy).toContainText(/It .* then: \d+ %, now \d+ %/);
   const name = (await needy.getByRole('link').first().textContent())!;
   const place = (await needy.getByTestId('mend').textContent())!.replace('Move to ', '');
   await needy.getByRole('button', { name: /^Do it: Move to / }).click();

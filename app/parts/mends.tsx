@@ -1,9 +1,10 @@
 /** What would help a plant, each with what it does to it and to others; or what it would need that this home has not. */
 import { curtains } from '@dulvan/catalogue';
 import {
+  MOL_PER_UMOL_HOUR,
   changesOf,
-  type Effect,
   type HomeFacts,
+  type LifeClass,
   type Mend,
   type Plant,
   type PlantAnswer,
@@ -120,6 +121,7 @@ function OneMend({ facts, plant, mend }: { readonly facts: HomeFacts; readonly p
         <Small>{effectWords(facts, mend)}</Small>
         {mend.steps ? <Small>{stepsWords(mend.steps)}</Small> : null}
         {remedy.kind === 'hang' ? <Small>{HANG_CAUTION}</Small> : null}
+        {isCarried && (plant.heightCm ?? 0) >= TALL_CM ? <Small>{TALL_CAUTION}</Small> : null}
       </View>
       {changes.length > 0 ? (
         <Button kind="main" label={`${isCarried ? 'Do it' : 'Try it'}: ${words}, for ${name}`} onPress={act}>
@@ -130,16 +132,28 @@ function OneMend({ facts, plant, mend }: { readonly facts: HomeFacts; readonly p
   );
 }
 
+/** A plant of this height is a load, cm. */
+const TALL_CM = 100;
+const TALL_CAUTION = 'It is tall and heavy: carry it by the pot, with someone, and mind what it may fall on.';
+
 const HANG_CAUTION =
   'Switch it off and unplug it before you hang it anew, and leave a loop in its cable below the plug.';
 
-const fromTo = ({ before, after }: Effect) => `${fitShare(before)} now, ${fitShare(after)} then`;
+const THEN: Readonly<Record<LifeClass, string>> = {
+  weeks: 'It still declines within weeks then',
+  months: 'It still declines within months then',
+  years: 'It lives on then, without growing',
+  slow: 'It lives on and grows slowly then',
+  grows: 'It grows then',
+  thrives: 'It thrives then',
+};
 
-function effectWords(facts: HomeFacts, { effect, others }: Mend): string {
+function effectWords(facts: HomeFacts, { effect, lifeAfter, others }: Mend): string {
   const also = others.map(
     (other) => `${nameOf(facts, other.plantId)} ${fitShare(other.before)} to ${fitShare(other.after)}`,
   );
-  return `${fromTo(effect)}${also.length > 0 ? `; also ${also.join(', ')}` : ''}`;
+  const then = `${THEN[lifeAfter]}: ${fitShare(effect.after)}, now ${fitShare(effect.before)}`;
+  return `${then}${also.length > 0 ? `; also ${also.join(', ')}` : ''}`;
 }
 
 const stepsWords = ({ times, weeks }: NonNullable<Mend['steps']>) =>
@@ -163,7 +177,6 @@ function Refused({ facts, plantId, refused: { remedy, harmed } }: RefusedGiven) 
 
 /** A lamp for a dim plant burns so long. */
 const LAMP_DAY_H = 14;
-const MOL_PER_PPFD_HOUR = 0.0036;
 
 function NothingHelps({ plant, answer }: Pick<Given, 'plant' | 'answer'>) {
   const units = useUnits();
@@ -174,7 +187,7 @@ function NothingHelps({ plant, answer }: Pick<Given, 'plant' | 'answer'>) {
   return (
     <Small>
       {lacks > 0
-        ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_PPFD_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would do it.`
+        ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_UMOL_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would do it.`
         : 'No free spot and no setting here helps enough.'}
     </Small>
   );
