@@ -9,6 +9,7 @@ import {
   upkeep,
   weightOf,
   type Condition,
+  type FactorFit,
   type HomeFacts,
   type Plant,
   type PlantAnswer,
@@ -88,11 +89,44 @@ function reserveWords({ plant, answer }: Asked): string {
   return `Of its reserve ${fitShare(answer.reserveLeft)} is left, by the light it has had there since ${since}.`;
 }
 
-const factorParts = ({ fit, month, units }: Asked): Pair[] =>
-  fit.months[month - 1]!.factors.map((reading) => [
-    `${FACTOR_WORD[reading.factor]} in ${monthName(month)}: gets ${valueOf(reading.aspect, reading.gets, units)}, wants ${bandOf(reading, units)}`,
+const factorParts = (asked: Asked): Pair[] =>
+  asked.fit.months[asked.month - 1]!.factors.map((reading) => [
+    said(
+      `${FACTOR_WORD[reading.factor]} in ${monthName(asked.month)}: gets ${valueOf(reading.aspect, reading.gets, asked.units)},`,
+      endsOf(asked, reading),
+    ),
     fitShare(reading.score),
   ]);
+
+/** Both ends of a factor's line: where it leaves all, and where it leaves what it can take at most. */
+function endsOf({ answer, month, units, here }: Asked, { aspect, wantsFrom, wantsTo }: FactorFit): string {
+  const target = answer.targets[month - 1]!;
+  const { warmth } = target;
+  const value = (figure: number) => valueOf(aspect, figure, units);
+  const band = bandOf({ aspect, wantsFrom, wantsTo }, units);
+  switch (aspect) {
+    case 'dli': {
+      const nothing = here.length === 12 ? upkeep(target, here[month - 1]!) : target.light.survives;
+      return `all from ${value(wantsFrom)} to ${value(wantsTo)}, nothing at ${value(nothing)}, half at ${value(target.light.scorches)}`;
+    }
+    case 'peak':
+      return `all ${band}, less by the dose below`;
+    case 'day-length':
+      return `all from ${value(wantsFrom)} to ${value(wantsTo)}, 70 % six hours beyond`;
+    case 'day':
+    case 'night':
+      return `all at ${band}, half at ${degrees(warmth.lowest, units)} and at ${degrees(warmth.highest, units)}`;
+    case 'cold-night':
+    case 'hot-day':
+      return `all ${band}, less by each degree beyond`;
+    case 'dryness':
+      return `all ${band}, 70 % at 1.6 times and half at 2.5 times`;
+    case 'humidity':
+      return `all ${band}, half at 10 points more`;
+    case 'movement':
+      return `wants ${band}`;
+  }
+}
 
 function lightInputs({ answer, month, units, here }: Asked): Pair[] {
   const target = answer.targets[month - 1]!;
@@ -100,6 +134,11 @@ function lightInputs({ answer, month, units, here }: Asked): Pair[] {
   const limit = burnsFrom(target, condition);
   return [
     [`Light in ${monthName(month)}`, `${mol(condition.dli)} mol a day`],
+    ['Light by month, mol a day, January first', here.map(({ dli }) => mol(dli)).join(' · ')],
+    [
+      'It uses up by month to live',
+      answer.targets.map((each, i) => (each.isDormant ? '–' : mol(upkeep(each, here[i]!)))).join(' · '),
+    ],
     [
       'What it uses up to live, at this warmth',
       `${mol(upkeep(target, condition))} mol (${mol(target.light.survives)} at ${degrees(20, units)}, twice that for 10 K more)`,

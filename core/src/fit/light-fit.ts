@@ -31,7 +31,7 @@ export function wayToThriving(dli: number, needed: number, thrivesFrom: number):
 /** Weeks of reserve that one week of light takes or gives, before the pace of refilling. */
 export function balance(dli: number, needed: number, thrivesFrom: number): number {
   if (dli < needed) return dli / needed - 1;
-  return Math.min(1, (dli - needed) / Math.max(thrivesFrom - needed, needed * SHORTEST_WAY));
+  return Math.min(1, (dli - needed) / Math.max(thrivesFrom - needed, needed * SHORTEST_WAY, DARKEST_MOL));
 }
 
 /** More than it thrives by makes it pale and slows it: by half where it scorches, and no further, since what burns is the hour. */
