@@ -3,7 +3,9 @@ import { expect, test } from './dulvan';
 test('sees what must be done and how soon, and mends it by moving the plant', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByTestId('sun-today')).toContainText('Sun up');
-  await expect(page.getByTestId('today-summary')).toHaveText(/^Need something: .*\. \d+ of 24 plants do as you want\.$/);
+  await expect(page.getByTestId('today-summary')).toHaveText(
+    /^Need something: .*\. \d+ of 24 plants do as you want\.$/,
+  );
   const needy = page
     .getByRole('group')
     .filter({ has: page.getByRole('button', { name: /^Do it: Move to / }) })

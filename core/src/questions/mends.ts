@@ -34,6 +34,9 @@ const MENDS_TOLD = 3;
 /** What was told of a home last, by the engine that told it: several screens ask the same. */
 const answered = new WeakMap<HomeEngine, WeakMap<HomeFacts, { readonly key: string; readonly told: PlantMends[] }>>();
 
+/** Trying settings takes this share of an answer, working carries out the rest. */
+const ASKING_SHARE = 0.7;
+
 /** A plant that needs something, and all that could be done for it. */
 interface Asking {
   readonly plant: Plant;
@@ -55,11 +58,13 @@ export function* mends(engine: HomeEngine, facts: HomeFacts, when: When): Steps<
   const cases = casesOf(facts, answers.plants).filter(({ urgency }) => urgency !== 'mild');
   const asking: Asking[] = [];
   for (const [i, item] of cases.entries()) {
-    yield i / (cases.length + 1);
-    asking.push(askingFor(desk, item));
+    const steps = askingFor(desk, item);
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) yield (ASKING_SHARE * i) / cases.length;
+    asking.push(step.value);
   }
   for (const plant of facts.plants) if (plant.spotId === null) asking.push(seekingPlace(desk, plant));
-  const told = shared(desk, asking);
+  const told = yield* shared(desk, asking);
   ofEngine.set(facts, { key, told });
   return told;
 }
@@ -70,7 +75,7 @@ const DYING = 1.5;
 const DYING_CLASSES: readonly LifeClass[] = ['weeks', 'months'];
 
 /** Gives each plant its first mend, where it does most for its effort in the whole home, and then others beside it. */
-function shared(desk: Desk, asking: readonly Asking[]): PlantMends[] {
+function* shared(desk: Desk, asking: readonly Asking[]): Steps<PlantMends[]> {
   const claimedBy = new Map<string, string>();
   const isOpen = ({ remedy }: Prospect, plantId: string) =>
     claimsOf(remedy).every((claim) => (claimedBy.get(claim) ?? plantId) === plantId);
@@ -80,24 +85,28 @@ function shared(desk: Desk, asking: readonly Asking[]): PlantMends[] {
   );
   for (const { plant, rated } of all.sort((p, q) => q.value - p.value)) {
     if (firsts.has(plant.id) || !isOpen(rated.outcome, plant.id)) continue;
+    yield ASKING_SHARE;
     const mend = mendOf(desk, plant, rated.outcome);
     if (!mend) continue;
     firsts.set(plant.id, mend);
     // Who is helped by a setting stays where it is: nobody is told to change places with it.
     for (const claim of [...claimsOf(mend.remedy), `plant ${plant.id}`]) claimedBy.set(claim, plant.id);
   }
-  return asking.map(({ plant, fair, refused }) => {
+  const told: PlantMends[] = [];
+  for (const { plant, fair, refused } of asking) {
     const first = firsts.get(plant.id) ?? seenByOther(plant.id, firsts.values());
     const mends = first ? [first] : [];
     for (const { outcome } of fair) {
       if (mends.length >= MENDS_TOLD) break;
       // The best of each kind: a list of five spots is no choice of ways.
       if (mends.some(({ remedy }) => remedy.kind === outcome.remedy.kind) || !isOpen(outcome, plant.id)) continue;
+      yield ASKING_SHARE + ((1 - ASKING_SHARE) * told.length) / asking.length;
       const mend = mendOf(desk, plant, outcome);
       if (mend) mends.push(mend);
     }
-    return { plantId: plant.id, mends, refused: refusedOf(plant, refused, mends) };
-  });
+    told.push({ plantId: plant.id, mends, refused: refusedOf(plant, refused, mends) });
+  }
+  return told;
 }
 
 /** The first mend of another plant as this one sees it, which changes places in it and gains by it; undefined where there is none. */
@@ -137,14 +146,17 @@ function worthOf(desk: Desk, { id, goal }: Plant, year: readonly Condition[]): n
   return verdict.score + (goal === 'flower' && flowers?.likely === 'yes' ? FLOWERS_WORTH : 0);
 }
 
-function askingFor(desk: Desk, { plant, answer, troubles, urgency }: PlantCase): Asking {
+function* askingFor(desk: Desk, { plant, answer, troubles, urgency }: PlantCase): Steps<Asking> {
   const { facts, conditions } = desk;
   const spot = facts.spots.find(({ id }) => id === plant.spotId)!;
   const year = conditions.get(spot.id)!;
   const { targets } = desk.standing.get(plant.id)!;
-  const settings = remediesFor({ facts, plant, spot, targets, year, fit: answer.fit!, troubles }).flatMap(
-    (remedy) => settingOf(desk, remedy, plant) ?? [],
-  );
+  const settings: Prospect[] = [];
+  for (const remedy of remediesFor({ facts, plant, spot, targets, year, fit: answer.fit!, troubles })) {
+    yield 0;
+    const prospect = settingOf(desk, remedy, plant);
+    if (prospect) settings.push(prospect);
+  }
   return rated(desk, plant, urgency, [...carries(desk, plant), ...settings], worthOf(desk, plant, year));
 }
 
