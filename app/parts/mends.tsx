@@ -3,6 +3,7 @@ import { curtains } from '@dulvan/catalogue';
 import {
   MOL_PER_UMOL_HOUR,
   changesOf,
+  type AirRemedy,
   type HomeFacts,
   type LifeClass,
   type Mend,
@@ -15,7 +16,6 @@ import {
 import { View } from 'react-native';
 import { useHome } from '../state/home';
 import type { Asked } from '../state/questions';
-import { shownValue } from '../state/questions';
 import { useUnits, type Units } from '../state/settings';
 import { useSpotAnswer } from '../state/verdicts';
 import { useNow } from '../state/use-now';
@@ -36,8 +36,10 @@ interface Given {
 }
 
 export function MendList({ facts, plant, answer, asked, how = 'whole' }: Given) {
-  const found = shownValue(asked)?.find(({ plantId }) => plantId === plant.id);
-  if (asked.state !== 'ready' && !found) return <Pending asked={asked} words="Looking for what would help …" />;
+  // What was found before something changed may speak of what is gone: nothing is shown until it is of these facts.
+  if (asked.state === 'working') return <Small>Looking for what would help …</Small>;
+  if (asked.state !== 'ready') return <Pending asked={asked} />;
+  const found = asked.value.find(({ plantId }) => plantId === plant.id);
   return (
     <View style={{ gap: SPACE.s }}>
       {found?.mends.slice(0, how === 'whole' ? undefined : 1).map((mend) => (
@@ -54,13 +56,19 @@ const nameOf = (facts: HomeFacts, plantId: string) => {
   return plant ? plantName(facts, plant) : 'a plant';
 };
 
-const AIR_WORDS: Record<Extract<Remedy, { kind: 'air' }>['what'], string> = {
-  warmer: 'Keep it about 3 K warmer',
-  cooler: 'Keep it about 3 K cooler',
+const AIR_WORDS: Record<AirRemedy, string> = {
+  warmer: 'Keep it warmer',
+  cooler: 'Keep it cooler',
   moister: 'Raise the moisture of its air by about 15 points',
   drier: 'Bring the moisture of its air down by about 15 points',
   moving: 'Let its air move: a slow fan would do',
 };
+
+/** A change of temperature, in the grower's degrees. */
+function byHowMuch(what: AirRemedy, units: Units): string {
+  if (what !== 'warmer' && what !== 'cooler') return '';
+  return units.temperature === 'F' ? ' by about 5 °F' : ' by about 3 °C';
+}
 
 /** A remedy as one would say it. */
 function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, units: Units): string {
@@ -93,7 +101,7 @@ function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, units: U
     case 'open':
       return `The curtain at the ${windowName(facts, remedy.windowId)} open ${monthsInWords(remedy.months)}`;
     case 'air':
-      return `${AIR_WORDS[remedy.what]}${remedy.months.length > 0 ? ` ${monthsInWords(remedy.months)}` : ''}`;
+      return `${AIR_WORDS[remedy.what]}${byHowMuch(remedy.what, units)}${remedy.months.length > 0 ? ` ${monthsInWords(remedy.months)}` : ''}`;
   }
 }
 
@@ -187,7 +195,7 @@ function NothingHelps({ plant, answer }: Pick<Given, 'plant' | 'answer'>) {
   return (
     <Small>
       {lacks > 0
-        ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_UMOL_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would do it.`
+        ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_UMOL_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would give that.`
         : 'No free spot and no setting here helps enough.'}
     </Small>
   );

@@ -1,18 +1,22 @@
 /** Questions that one screen asks of the home: put to a worker, given up when another takes their place, never shown for another one. */
-import type {
-  AnswerOf,
-  CivilDate,
-  HomeFacts,
-  LampWish,
-  ParamsOf,
-  Plant,
-  QuestionName,
-  Reading,
-  SkyKind,
-  Taxon,
+import { isAnswered } from '@dulvan/contract';
+import {
+  unpacked,
+  type AnswerOf,
+  type CivilDate,
+  type HomeFacts,
+  type LampWish,
+  type ParamsOf,
+  type Plant,
+  type QuestionName,
+  type Reading,
+  type SkyKind,
+  type Taxon,
 } from '@dulvan/core';
 import { useEffect, useId, useMemo, useState } from 'react';
 import { Superseded } from '../workers/lane';
+import { ask } from './api';
+import { useHome } from './home';
 import { LANES, type LaneName } from './lanes';
 import { useWhen, useYear } from './year';
 
@@ -35,6 +39,23 @@ interface Outcome<T> {
   readonly result: { readonly value: T } | { readonly failure: string };
 }
 
+/**
+ * The server's answer, while the worker here knows nothing of the home yet: a phone takes seconds for what the server has at
+ * hand. Undefined where the facts are not as stored, or the server does not say.
+ */
+async function byServer<Q extends QuestionName>(
+  question: Q,
+  facts: HomeFacts,
+  params: ParamsOf<Q>,
+): Promise<AnswerOf<Q> | undefined> {
+  const { facts: stored, revision } = useHome.getState();
+  if (facts !== stored || revision === null || !isAnswered(question)) return undefined;
+  const homeId = facts.home.id;
+  if (LANES.verdicts.isWarmFor(homeId)) return undefined;
+  const answer = await ask('answer', { params: { homeId }, body: { question, params: { ...params } } });
+  return answer.ok && answer.value.revision === revision ? (unpacked(answer.value.answer) as AnswerOf<Q>) : undefined;
+}
+
 /** Asks a question whenever it or the facts change; null for either asks nothing. */
 export function useQuestion<Q extends QuestionName>(
   question: Q,
@@ -54,9 +75,18 @@ export function useQuestion<Q extends QuestionName>(
     const settle = (result: Outcome<AnswerOf<Q>>['result']) => {
       if (!stale) setOutcome({ facts, params: key, result });
     };
-    LANES[lane]
-      .ask({ facts, question, params: asked, slot, onShare: (share) => !stale && setProgress({ key, share }) })
-      .then((value) => settle({ value }))
+    const here = () =>
+      LANES[lane].ask({
+        facts,
+        question,
+        params: asked,
+        slot,
+        onShare: (share) => !stale && setProgress({ key, share }),
+      });
+    // One that has been given up meanwhile is not put to the worker any more.
+    const byEither = async () => (await byServer(question, facts, asked)) ?? (stale ? undefined : here());
+    (lane === 'verdicts' ? byEither() : here())
+      .then((value) => value !== undefined && settle({ value }))
       .catch((error: Error) => {
         if (!(error instanceof Superseded)) settle({ failure: error.message });
       });

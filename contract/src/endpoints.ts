@@ -53,7 +53,19 @@ const saved = z.strictObject({
 });
 export type Saved = z.infer<typeof saved>;
 
-const QUESTIONS_ANSWERED = ['home', 'rank', 'bestTaxa', 'sunlightMap'] as const satisfies readonly QuestionName[];
+const QUESTIONS_ANSWERED = [
+  'home',
+  'mends',
+  'rank',
+  'bestTaxa',
+  'sunlightMap',
+] as const satisfies readonly QuestionName[];
+
+type Answered = (typeof QUESTIONS_ANSWERED)[number];
+
+/** Whether the server answers a question. */
+export const isAnswered = (question: QuestionName): question is Answered =>
+  (QUESTIONS_ANSWERED as readonly QuestionName[]).includes(question);
 
 export const endpoints = {
   health: {

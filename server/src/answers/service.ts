@@ -26,12 +26,13 @@ export interface AnswerPool {
 }
 
 /** Which questions are kept, and what they take: only what follows from the home and the month alone. */
-const KEPT: ReadonlySet<QuestionName> = new Set(['home', 'sunlightMap']);
+const KEPT: ReadonlySet<QuestionName> = new Set(['home', 'mends', 'sunlightMap']);
 
 const year = z.number().int().min(1950).max(2100);
 const month = z.number().int().min(1).max(12);
 const PARAMS: Readonly<Partial<Record<QuestionName, z.ZodType>>> = {
   home: z.strictObject({ year, month }),
+  mends: z.strictObject({ year, month }),
   sunlightMap: z.strictObject({ year, roomId: z.string().max(40) }),
   rank: z.strictObject({ year, month, plant: z.looseObject({ id: z.string(), taxonId: z.string() }) }),
   bestTaxa: z.strictObject({

@@ -212,6 +212,8 @@ describe('answers', () => {
     expect(unpacked(first.answer)).toEqual(own);
     await answers('home', { year: 2026, month: 11 });
     expect(asked).toBe(before + 1);
+    const mends = await json<{ answer: unknown }>(answers('mends', { year: 2026, month: 11 }));
+    expect(unpacked(mends.answer)).toEqual(ask(new HomeEngine(knowledge), facts, 'mends', { year: 2026, month: 11 }));
   });
 
   it('are refused when they are asked wrongly', async () => {
