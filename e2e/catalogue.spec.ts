@@ -174,10 +174,10 @@ test('finds a dangerous plant by half a word and by another language, and reads 
   await expect(page.getByRole('link', { name: 'snake plant, Dracaena trifasciata' })).toBeVisible();
 });
 
-test('tells where in this home a taxon’s light is met, and follows to the spot', async ({ page }) => {
+test('tells where in this home a taxon would do best, and follows to the spot', async ({ page }) => {
   await page.goto('/catalogue/streptocarpus-ionanthus');
   await expect(page.getByText(/^Survives from 2\.5 mol a day/)).toBeVisible();
-  const places = page.getByRole('list', { name: 'Where its light is met in your home' });
+  const places = page.getByRole('list', { name: 'Where it would do best in your home' });
   await expect(places.getByRole('listitem')).toHaveCount(4);
   const first = places.getByRole('link').first();
   const name = (await first.textContent())!;

@@ -1,57 +1,18 @@
-/** What a taxon's light means in this home: the bands in numbers, and where in it they are met, month by month. */
-import { lightBand, type HomeFacts, type LightBand, type SpotAnswer, type Target, type Taxon } from '@dulvan/core';
+/** What a taxon's light means in this home: the bands in numbers, and the spots on which it would do best. */
+import { verdictOf, verdictScore, type HomeFacts, type SpotAnswer, type Target, type Taxon } from '@dulvan/core';
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { monthsWords } from '../../parts/season-words';
-import { mol } from '../../parts/words';
+import { verdictSentence } from '../../parts/verdict-words';
+import { fitShare, mol } from '../../parts/words';
 import { useVerdicts } from '../../state/verdicts';
 import { TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
 
-const BAND_WORDS: Readonly<Record<LightBand, string>> = {
-  fades: 'too dim to live on',
-  survives: 'survives',
-  thrives: 'thrives',
-  bears: 'bears more than it needs',
-  scorches: 'scorches',
-};
-
-const HALF_A_YEAR = 6;
 /** Spots that are told one by one. */
 const BEST_SPOTS = 4;
-
-interface SpotBands {
-  readonly spotId: string;
-  readonly months: Readonly<Record<LightBand, readonly number[]>>;
-}
-
-type SpotYear = Pick<SpotAnswer, 'spotId' | 'conditions'>;
-
-/** The months of a spot's year by band. */
-export function spotBands({ spotId, conditions }: SpotYear, targets: readonly Target[]): SpotBands {
-  const months: Record<LightBand, number[]> = { fades: [], survives: [], thrives: [], bears: [], scorches: [] };
-  conditions.forEach((condition, i) => months[lightBand(targets[i]!.light, condition)].push(condition.month));
-  return { spotId, months };
-}
-
-/** Months it thrives count, months that harm it count against. */
-const worth = ({ months }: SpotBands) =>
-  2 * months.thrives.length +
-  months.survives.length +
-  months.bears.length -
-  3 * months.scorches.length -
-  2 * months.fades.length;
-
-export const bestFirst = (spots: readonly SpotBands[]): SpotBands[] =>
-  [...spots].sort((p, q) => worth(q) - worth(p) || (p.spotId < q.spotId ? -1 : 1));
-
-/** "thrives March to October; survives November to February". */
-export function bandsWords({ months }: SpotBands): string {
-  const told = (['thrives', 'bears', 'survives', 'fades', 'scorches'] as const).filter(
-    (band) => months[band].length > 0,
-  );
-  return told.map((band) => `${BAND_WORDS[band]} ${monthsWords(months[band])}`).join('; ');
-}
+/** A verdict from which a grown plant grows well. */
+const GROWS_FROM = 0.75;
 
 interface Given {
   readonly facts: HomeFacts;
@@ -73,7 +34,7 @@ export function LightHere({ facts, taxon, targets }: Given & { readonly taxon: T
       {facts.spots.length === 0 ? (
         <Small>Where that is in your home can be said once a room has a spot.</Small>
       ) : answers ? (
-        <Places facts={facts} targets={targets} spots={answers.spots} />
+        <Places facts={facts} targets={targets} spots={answers.spots} month={answers.month} />
       ) : (
         <Small>
           {state === 'failed'
@@ -85,25 +46,30 @@ export function LightHere({ facts, taxon, targets }: Given & { readonly taxon: T
   );
 }
 
-const howMany = (spots: number) => (spots === 0 ? 'none has' : spots === 1 ? 'one has' : `${spots} have`);
+const howMany = (spots: number) => (spots === 0 ? 'on none' : spots === 1 ? 'on one' : `on ${spots}`);
 
-function Places({ facts, targets, spots }: Given & { readonly spots: readonly SpotAnswer[] }) {
+interface PlacesGiven extends Given {
+  readonly spots: readonly SpotAnswer[];
+  readonly month: number;
+}
+
+function Places({ facts, targets, spots, month }: PlacesGiven) {
   const names = new Map(facts.spots.map((spot) => [spot.id, spot.name]));
-  const bands = bestFirst(spots.map((spot) => spotBands(spot, targets)));
-  const best = bands.slice(0, BEST_SPOTS);
-  const thriving = bands.filter(({ months }) => months.thrives.length >= HALF_A_YEAR).length;
+  const rated = useMemo(
+    () =>
+      spots
+        .map(({ spotId, conditions }) => ({ spotId, conditions, score: verdictScore(targets, conditions, month) }))
+        .sort((p, q) => q.score - p.score || (p.spotId < q.spotId ? -1 : 1)),
+    [spots, targets, month],
+  );
+  const growing = rated.filter(({ score }) => score >= GROWS_FROM).length;
   return (
-    <View role="list" aria-label="Where its light is met in your home" style={{ gap: SPACE.xs }}>
-      <Small>
-        {`Of your ${spots.length} spots ${howMany(thriving)} the light it thrives by `}
-        {'for half of the year or more. The best, by light alone:'}
-      </Small>
-      {best.map((spot) => (
-        <View key={spot.spotId} role="listitem">
-          <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.spotId } }}>
-            {names.get(spot.spotId) ?? spot.spotId}
-          </TextLink>
-          <Small>{bandsWords(spot)}</Small>
+    <View role="list" aria-label="Where it would do best in your home" style={{ gap: SPACE.xs }}>
+      <Small>{`Of your ${spots.length} spots it would grow well ${howMany(growing)}. The best:`}</Small>
+      {rated.slice(0, BEST_SPOTS).map(({ spotId, conditions, score }) => (
+        <View key={spotId} role="listitem">
+          <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId } }}>{names.get(spotId) ?? spotId}</TextLink>
+          <Small>{`${verdictSentence(verdictOf(targets, conditions, month))} · ${fitShare(score)}`}</Small>
         </View>
       ))}
     </View>

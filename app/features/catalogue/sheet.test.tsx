@@ -1,42 +1,19 @@
 /** What a taxon's sheet says for a person. */
 import { knowledge } from '@dulvan/catalogue';
-import type { Condition, Target } from '@dulvan/core';
-import { yearTargets } from '@dulvan/core';
 import { screen } from '@testing-library/react-native';
-import { open, showHome } from '../../testing/shown-home';
-import { bandsWords, bestFirst, spotBands } from './light-here';
+import { open, showHome, wordsIn } from '../../testing/shown-home';
 import { TaxonScreen } from './taxon-screen';
 import { doesNotForgive, forgives } from './temper';
 
 const taxon = (id: string) => knowledge.taxon(id)!;
-const targetsOf = (id: string): Target[] =>
-  yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon(id), { latitude: 56, school: null, aim: 'whole' });
-
-const spot = (spotId: string, dlis: readonly number[]) => ({
-  spotId,
-  conditions: dlis.map((dli, i) => ({ month: i + 1, dli, peakPpfd: 20 * dli }) as Condition),
-});
-
 describe('light in this home', () => {
-  const winterDim = [1, 2, 5, 6, 7, 7, 7, 7, 6, 5, 2, 1];
-  const targets = targetsOf('chamaedorea-elegans');
-
-  it('is told in runs of months', () => {
-    expect(bandsWords(spotBands(spot('sill', winterDim), targets))).toBe(
-      'thrives March to October; survives November to February',
-    );
-    expect(bandsWords(spotBands(spot('dark', Array<number>(12).fill(0.2)), targets))).toBe(
-      'too dim to live on all year',
-    );
-  });
-
-  it('puts the spot first where it thrives longest and nothing burns', () => {
-    const spots = [
-      spot('dark', Array<number>(12).fill(0.3)),
-      spot('sill', winterDim),
-      spot('glass', Array<number>(12).fill(30)),
-    ];
-    expect(bestFirst(spots.map((one) => spotBands(one, targets)))[0]!.spotId).toBe('sill');
+  it('names the spots on which it would do best, on the scale of all verdicts', async () => {
+    showHome();
+    await open(<TaxonScreen taxonId="spathiphyllum-wallisii" />);
+    expect(screen.getByText(/^Of your 4 spots it would grow well on/)).toBeTruthy();
+    const told = screen.getAllByText(/ · \d+ %$/).map((line) => Number(/(\d+) %$/.exec(wordsIn(line))![1]));
+    expect(told).toHaveLength(4);
+    expect(told).toEqual([...told].sort((p, q) => q - p));
   });
 });
 

@@ -1,7 +1,6 @@
 export * from './condition';
 export * from './factor-fit';
 export * from './flowers';
-export * from './light-band';
 export { REFERENCE_C, RESPIRATION_Q10, balance, burnDose, meanC, burnsFrom, upkeep, type LitMonth } from './light-fit';
 export * from './month-fit';
 export * from './reserve';
