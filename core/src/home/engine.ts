@@ -2,7 +2,7 @@
 import { airYear } from '../air';
 import { KINDS, type HomeFacts, type Plant, type Room } from '../facts';
 import type { Condition } from '../fit';
-import type { Target } from '../plant';
+import { PASSING_STAGES, type Target } from '../plant';
 import type { DaylightYear } from '../light';
 import { placedSpots, type PlacedSpot } from '../room';
 import { conditionOf, dimmed, eveningLightsOf, type LitLamp } from './conditions';
@@ -121,9 +121,9 @@ export class HomeEngine {
   /** A plant's targets through a year, January first; none when nothing is known of it. */
   targetsOf(facts: HomeFacts, plant: Plant, year: number): Target[] {
     const { taxonId, parents, traits, stage, stageSeenOn, growthState, stateSeenOn, restSchool, arrivedOn } = plant;
-    // A date of long ago tells nothing of this year.
-    const recent = (date: string | null) => (date !== null && Number(date.slice(0, 4)) >= year - 1 ? date : '');
-    const dates = [recent(arrivedOn), recent(stageSeenOn), stateSeenOn];
+    // A date that tells nothing of this year keeps no plant from sharing what others of its needs want.
+    const cameNow = arrivedOn?.startsWith(`${year}-`) || stage === 'just-arrived';
+    const dates = [cameNow ? arrivedOn : null, PASSING_STAGES[stage] ? stageSeenOn : null, stateSeenOn];
     const ownFigures = facts.corrections.length > 0 && this.correctedPlants(facts).has(plant.id);
     // What is one plant's own names it; all others of the same needs share one target.
     const seen = facts.outcomes.length > 0 ? outcomesOf(facts, plant) : [];

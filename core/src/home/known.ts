@@ -58,11 +58,35 @@ export function knownPlant(facts: HomeFacts, plant: Plant, knowledge: Knowledge)
   };
 }
 
+interface OutcomeIndex {
+  readonly wellByPlant: Map<string, Outcome[]>;
+  readonly diedByTaxon: Map<string, Outcome[]>;
+}
+
+const outcomeIndexes = new WeakMap<readonly Outcome[], OutcomeIndex>();
+
+/** Looked up for each plant of a home over one list of outcomes, which never changes in place. */
+function indexOf(outcomes: readonly Outcome[]): OutcomeIndex {
+  let index = outcomeIndexes.get(outcomes);
+  if (index) return index;
+  index = { wellByPlant: new Map(), diedByTaxon: new Map() };
+  for (const outcome of outcomes) {
+    const [map, key] =
+      outcome.kind === 'well' ? [index.wellByPlant, outcome.plantId] : [index.diedByTaxon, outcome.taxonId];
+    const held = map.get(key);
+    if (held) held.push(outcome);
+    else map.set(key, [outcome]);
+  }
+  outcomeIndexes.set(outcomes, index);
+  return index;
+}
+
 /** What tells of a plant's needs: how it was seen itself, and deaths of others of its kind; oldest first. */
-export const outcomesOf = ({ outcomes }: HomeFacts, plant: Pick<Plant, 'id' | 'taxonId'>): Outcome[] =>
-  outcomes
-    .filter(({ kind, plantId, taxonId }) => (kind === 'well' ? plantId === plant.id : taxonId === plant.taxonId))
-    .sort((p, q) => (p.on < q.on ? -1 : 1));
+export function outcomesOf({ outcomes }: HomeFacts, plant: Pick<Plant, 'id' | 'taxonId'>): readonly Outcome[] {
+  const { wellByPlant, diedByTaxon } = indexOf(outcomes);
+  const told = [...(diedByTaxon.get(plant.taxonId) ?? []), ...(wellByPlant.get(plant.id) ?? [])];
+  return told.length === 0 ? told : told.sort((p, q) => (p.on < q.on ? -1 : 1));
+}
 
 function mixedParents(facts: HomeFacts, plant: Plant, knowledge: Knowledge): Known | null {
   const parts = plant.parents.flatMap(({ taxonId, share }) => {

@@ -27,6 +27,8 @@ export interface Desk {
   readonly standing: ReadonlyMap<string, Standing>;
   readonly occupants: ReadonlyMap<string, readonly Plant[]>;
   readonly free: readonly Spot[];
+  /** The room of each spot. */
+  readonly roomOf: ReadonlyMap<string, string>;
   /** What settings come to, by remedy: asked by several plants, worked out once. */
   readonly settings: Map<string, Conditions | null>;
   /** Spots that may still be worked out anew in this answer. */
@@ -53,7 +55,19 @@ export function deskOf(engine: HomeEngine, facts: HomeFacts, when: When, conditi
   const standing = new Map(facts.plants.map((plant) => [plant.id, standingOf(engine, facts, plant, when, conditions)]));
   const free = facts.spots.filter(({ id }) => !occupants.has(id) && conditions.has(id));
   const left = { settings: SPOTS_UNDER_SETTINGS, elsewhere: SPOTS_ELSEWHERE };
-  return { engine, facts, when, conditions, standing, occupants, free, settings: new Map(), left };
+  const roomOf = roomsOf(facts);
+  return { engine, facts, when, conditions, standing, occupants, free, roomOf, settings: new Map(), left };
+}
+
+function roomsOf({ spots, tiers, stands }: HomeFacts): Map<string, string> {
+  const standOf = new Map(tiers.map(({ id, standId }) => [id, standId]));
+  const roomOfStand = new Map(stands.map(({ id, roomId }) => [id, roomId]));
+  return new Map(
+    spots.flatMap(({ id, tierId }) => {
+      const roomId = roomOfStand.get(standOf.get(tierId) ?? '');
+      return roomId === undefined ? [] : [[id, roomId] as const];
+    }),
+  );
 }
 
 /** A plant's score under some twelve months, with the reserve it has; null where nothing is known of it. */

@@ -1,6 +1,6 @@
 /** Settings tried where a plant stands: lamps, curtains, the spot's own place and the room's air, for every plant they touch. */
 import { vapourPressureDeficit } from '../air';
-import { applied, roomIdOfSpot, type Plant } from '../facts';
+import { applied, type Plant } from '../facts';
 import type { Condition } from '../fit';
 import { changesOf, type AirRemedy, type Effect, type Remedy } from '../match';
 import type { Conditions } from './home-answers';
@@ -40,7 +40,7 @@ function workedOut(desk: Desk, remedy: Remedy): Conditions | null {
 const TOUCHES_FROM_SHARE = 0.03;
 
 /** Occupied spots whose light a setting changes. */
-function touchedBy({ facts, conditions, occupants }: Desk, remedy: Remedy): string[] {
+function touchedBy({ facts, conditions, occupants, roomOf }: Desk, remedy: Remedy): string[] {
   const taken = [...occupants.keys()].filter((id) => conditions.has(id));
   switch (remedy.kind) {
     case 'lamp-hours':
@@ -61,7 +61,7 @@ function touchedBy({ facts, conditions, occupants }: Desk, remedy: Remedy): stri
       const rooms = new Set(
         facts.rooms.filter(({ id, insideRoomId }) => id === roomId || insideRoomId === roomId).map(({ id }) => id),
       );
-      return taken.filter((spotId) => rooms.has(roomIdOfSpot(facts, spotId) ?? ''));
+      return taken.filter((spotId) => rooms.has(roomOf.get(spotId) ?? ''));
     }
     case 'shift': {
       const shades = (occupants.get(remedy.spotId) ?? []).some(({ heightCm }) => (heightCm ?? 0) >= SHADES_FROM_CM);
@@ -77,8 +77,8 @@ const AIR_STEP_K = 3;
 
 const AIR_STEP_RH = 15;
 
-function airChanged({ facts, conditions, occupants }: Desk, remedy: Extract<Remedy, { kind: 'air' }>): Conditions {
-  const here = [...occupants.keys()].filter((id) => conditions.has(id) && roomIdOfSpot(facts, id) === remedy.roomId);
+function airChanged({ conditions, occupants, roomOf }: Desk, remedy: Extract<Remedy, { kind: 'air' }>): Conditions {
+  const here = [...occupants.keys()].filter((id) => conditions.has(id) && roomOf.get(id) === remedy.roomId);
   return new Map(
     here.map((spotId) => [
       spotId,
