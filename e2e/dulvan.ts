@@ -68,7 +68,10 @@ export const test = base.extend<Given>({
     // A refused request is logged by the browser itself; tests that provoke one say so.
     const unexpected = expected
       ? complaints.filter(
-          (text) => !/status of [45]\d\d|ERR_CONNECTION_(REFUSED|RESET)|ERR_INCOMPLETE_CHUNKED_ENCODING/.test(text),
+          (text) =>
+            !/status of [45]\d\d|ERR_CONNECTION_(REFUSED|RESET)|ERR_SOCKET_NOT_CONNECTED|ERR_INCOMPLETE_CHUNKED_ENCODING/.test(
+              text,
+            ),
         )
       : complaints;
     expect(unexpected, 'console errors and warnings').toEqual([]);
