@@ -88,6 +88,7 @@ try {
     await page.waitForTimeout(1500);
     if (act) await act(page);
     await page.waitForTimeout(300);
+    await page.getByText('Looking for what would help').first().waitFor({ state: 'hidden', timeout: 60_000 });
     await page.screenshot({ path: path.join(root, 'docs/screenshots', `${name}.png`) });
     await page.close();
   }
