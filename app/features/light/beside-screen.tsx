@@ -86,16 +86,17 @@ function Places({ facts, spot, list, month }: PlacesGiven) {
   );
 }
 
-/** How the plant of a spot would fit at another one, in words; nothing where none stands here or it is not known yet. */
+/** How the plant of a spot would do at another one, in words; nothing where none stands here or it is not known yet. */
 function useFitElsewhere(facts: HomeFacts, spot: Spot): (otherId: string) => string | null {
   const { answers } = useVerdicts();
   const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
-  const targets = answers?.plants.find((answer) => answer.plantId === plant?.id)?.targets ?? [];
+  const answer = answers?.plants.find(({ plantId }) => plantId === plant?.id);
+  const targets = answer?.targets ?? [];
   const month = answers?.month ?? 1;
   return (otherId) => {
     const conditions = answers?.spots.find((answer) => answer.spotId === otherId)?.conditions;
     if (!plant || !conditions || targets.length < 12) return null;
-    const verdict = verdictOf(targets, conditions, month);
+    const verdict = verdictOf(targets, conditions, month, answer?.reserveLeft);
     return `${plantName(facts, plant)} there: ${fitShare(verdict.score)}, ${lifeWord(verdict).toLowerCase()}`;
   };
 }

@@ -1,4 +1,4 @@
-/** A plant's verdict where it stands: how long it lives, what it would look like first, whether it flowers; what is wrong, and what would help. */
+/** A plant's verdict where it stands: how long it lives, its first sign, its flowers; what is wrong, and what would help. */
 import { troublesFor, urgencyOf, type HomeFacts, type Plant, type PlantAnswer, type YearFit } from '@dulvan/core';
 import { View } from 'react-native';
 import { FactorSign } from '../../parts/factor-sign';

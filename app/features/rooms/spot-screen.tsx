@@ -168,21 +168,27 @@ function Corrected({
   const daylight = dli - lamps - shares.roomLight;
   const before =
     daylight / (calibration.daylight?.factor ?? 1) + lamps / (calibration.lamps?.factor ?? 1) + shares.roomLight;
-  const words = (name: string, given: NonNullable<SpotAnswer['calibration']>['daylight']) =>
-    given
-      ? `${name} as measured: ${given.factor.toFixed(2)} times the computed, within ${Math.round(given.doubt * 100)} %, from ${count(given.readings.length, 'reading')}${given.spread === null ? '' : ` that differ by ${Math.round(given.spread * 100)} %`}, the newest ${ageOf(
-          newest(
-            facts,
-            given.readings.map((entry) => entry.readingId),
-          ),
-        )}.`
-      : null;
+  const words = (name: string, given: NonNullable<SpotAnswer['calibration']>['daylight']) => {
+    if (!given) return null;
+    const { factor, doubt, spread, readings } = given;
+    const differ = spread === null ? '' : ` that differ by ${Math.round(spread * 100)} %`;
+    const newestAt = newest(
+      facts,
+      readings.map((entry) => entry.readingId),
+    );
+    return [
+      `${name} as measured: ${factor.toFixed(2)} times the computed, within ${Math.round(doubt * 100)} %,`,
+      `from ${count(readings.length, 'reading')}${differ}, the newest ${ageOf(newestAt)}.`,
+    ].join(' ');
+  };
   return (
     <View style={{ gap: 2 }}>
       {[words('Daylight', calibration.daylight), words('Lamp light', calibration.lamps)].map((line) =>
         line ? <Body key={line}>{line}</Body> : null,
       )}
-      <Small testID="before-readings">{`${monthName(month)}: ${mol(before)} mol a day as computed, ${mol(dli)} with readings.`}</Small>
+      <Small testID="before-readings">
+        {`${monthName(month)}: ${mol(before)} mol a day as computed, ${mol(dli)} with readings.`}
+      </Small>
       <TextLink href="/light/readings">Its readings</TextLink>
     </View>
   );

@@ -1,4 +1,4 @@
-/** Plants that need something today: this week, this season, when it suits; those without a place; and what could be a little better, folded away. */
+/** Plants that need something, by how soon; those without a place; and what could be a little better, folded away. */
 import type { HomeFacts, PlantAnswer, PlantCase, PlantMends } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';

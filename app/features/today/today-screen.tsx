@@ -1,4 +1,4 @@
-/** What needs the grower today: the sun's day, and what must be done this week and this season, soonest damage first, each with what would help. */
+/** What needs the grower today: the sun's day, and what must be done, soonest damage first, with what would help. */
 import {
   CIVIL_ELEVATION_DEG,
   RISE_ELEVATION_DEG,
@@ -77,7 +77,7 @@ function Summary({ facts, cases }: CasesGiven) {
     <>
       {failure === null ? null : <Failed message={failure} onRetry={retryVerdicts} />}
       {state === 'working' ? (
-        <Small>{`Working out the light of every spot …${share === null ? '' : ` ${Math.round(share * 100)} %`}`}</Small>
+        <Small>{['Working out the light of every spot …', shareWords(share)].join('')}</Small>
       ) : null}
       {plants === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
       {answers && state === 'ready' && plants > 0 ? (
@@ -90,6 +90,8 @@ function Summary({ facts, cases }: CasesGiven) {
 interface CasesGiven extends Given {
   readonly cases: readonly PlantCase[];
 }
+
+const shareWords = (share: number | null) => (share === null ? '' : ` ${Math.round(share * 100)} %`);
 
 const wellWords = ({ plants }: HomeFacts) =>
   plants.some(({ spotId }) => spotId === null)
@@ -145,7 +147,9 @@ function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
             .join(', ');
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Body testID="sun-today">{`${words} · ${hours(sun.hoursAbove)} of sun, ${hours(civil.hoursAbove)} with twilight`}</Body>
+      <Body testID="sun-today">
+        {`${words} · ${hours(sun.hoursAbove)} of sun, ${hours(civil.hoursAbove)} with twilight`}
+      </Body>
       <SunDayDrawing home={home} date={date} nowMs={now} />
     </View>
   );

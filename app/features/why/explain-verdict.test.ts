@@ -52,5 +52,6 @@ it('names both ends of each line', () => {
   expect(told.parts.find(([name]) => name.startsWith('Light in February'))![0]).toMatch(
     /all .* nothing at .* half at|dose/,
   );
-  expect(told.parts.find(([name]) => name.startsWith('Warmth in February'))![0]).toMatch(/half at .* °C and at .* °C$/);
+  const [warmth] = told.parts.find(([name]) => name.startsWith('Warmth in February'))!;
+  expect(warmth).toMatch(/half at .* °C and at .* °C$/);
 });

@@ -92,7 +92,8 @@ function reserveWords({ plant, answer }: Asked): string {
 const factorParts = (asked: Asked): Pair[] =>
   asked.fit.months[asked.month - 1]!.factors.map((reading) => [
     said(
-      `${FACTOR_WORD[reading.factor]} in ${monthName(asked.month)}: gets ${valueOf(reading.aspect, reading.gets, asked.units)},`,
+      `${FACTOR_WORD[reading.factor]} in ${monthName(asked.month)}:`,
+      `gets ${valueOf(reading.aspect, reading.gets, asked.units)},`,
       endsOf(asked, reading),
     ),
     fitShare(reading.score),
@@ -107,7 +108,8 @@ function endsOf({ answer, month, units, here }: Asked, { aspect, wantsFrom, want
   switch (aspect) {
     case 'dli': {
       const nothing = here.length === 12 ? upkeep(target, here[month - 1]!) : target.light.survives;
-      return `all from ${value(wantsFrom)} to ${value(wantsTo)}, nothing at ${value(nothing)}, half at ${value(target.light.scorches)}`;
+      const half = value(target.light.scorches);
+      return `all from ${value(wantsFrom)} to ${value(wantsTo)}, nothing at ${value(nothing)}, half at ${half}`;
     }
     case 'peak':
       return `all ${band}, less by the dose below`;
@@ -141,13 +143,19 @@ function lightInputs({ answer, month, units, here }: Asked): Pair[] {
     ],
     [
       'What it uses up to live, at this warmth',
-      `${mol(upkeep(target, condition))} mol (${mol(target.light.survives)} at ${degrees(20, units)}, twice that for 10 K more)`,
+      said(
+        `${mol(upkeep(target, condition))} mol (${mol(target.light.survives)} at ${degrees(20, units)},`,
+        'twice that for 10 K more)',
+      ),
     ],
     ['Thrives from', `${mol(target.light.thrivesFrom)} mol`],
     ['Lives on its reserve in the dark', `${Math.round(reserveOf(answer.targets))} weeks`],
     [
       'Burns from',
-      `${brightness(limit, units)}; on a clear day ${burnDose(condition.clearDay, limit).toFixed(1)} hours at twice that`,
+      said(
+        `${brightness(limit, units)}; on a clear day`,
+        `${burnDose(condition.clearDay, limit).toFixed(1)} hours at twice that`,
+      ),
     ],
   ];
 }
@@ -159,7 +167,7 @@ function growthInputs({ answer, fit, month, here }: Asked): Pair[] {
     ...(here.length === 12
       ? [
           [
-            'Growth by month, January first',
+            'Growth by month, %, January first',
             answer.targets.map((target, i) => Math.round(100 * growthIn(target, here[i]!))).join(' · '),
           ] as const,
           ['Each counts', weights.map((weight) => weight.toFixed(1)).join(' · ')] as const,
@@ -170,26 +178,30 @@ function growthInputs({ answer, fit, month, here }: Asked): Pair[] {
 }
 
 const METHOD: readonly string[] = [
-  'The verdict is the least of four: how long it lives on its light, the worst harm of any month, its form, and its winter.',
   said(
-    'A month that gives less light than the plant uses up takes weeks of its reserve: 4.35 weeks in the dark, less by the',
-    'share it gets. A brighter month fills it again, at twice the pace. It is followed for five years.',
+    'The verdict is the least of four: how long it lives on its light, the worst harm of any month, its form, and its',
+    'winter.',
   ),
   said(
-    `Where the reserve is used up: ${SOONEST_WEEKS} weeks are 10 %, five years 50 %, and each doubling of the time is one`,
-    `step (10 % + 40 % · ln(weeks ÷ ${SOONEST_WEEKS}) ÷ ln ${FIVE_YEARS_TO_SOONEST}). Where it lives on: 50 % and half of its growth.`,
+    'A month that gives less light than the plant uses up takes weeks of its reserve: 4.35 weeks in the dark, less by',
+    'the share it gets. A brighter month fills it again, at twice the pace. It is followed for five years.',
   ),
   said(
-    'Growth by light goes from 0 at what it uses up to 100 % where it thrives, each doubling of the light one step; weak or',
-    'stretching light makes less of it, too much slows it. Day length, warmth, moisture and air each take their share.',
-    'A month of rest counts for less, one asleep without leaves for nothing.',
+    `Where the reserve is used up: ${SOONEST_WEEKS} weeks are 10 %, five years 50 %, and each doubling of the time is`,
+    `one step (10 % + 40 % · ln(weeks ÷ ${SOONEST_WEEKS}) ÷ ln ${FIVE_YEARS_TO_SOONEST}).`,
+    'Where it lives on: 50 % and half of its growth.',
   ),
   said(
-    'Burning: the light of a clear day beyond what the leaf tolerates, summed by the hour as shares of it. Up to 1 is 100 %,',
-    '3 is 80 %, 6 is 50 %, 12 is 25 %. A leaf not used to the sun burns at half.',
+    'Growth by light goes from 0 at what it uses up to 100 % where it thrives, each doubling of the light one step;',
+    'weak or stretching light makes less of it, too much slows it. Day length, warmth, moisture and air each take their',
+    'share. A month of rest counts for less, one asleep without leaves for nothing.',
   ),
   said(
-    'Cold: a night 1 K below what it survives is 50 %, 3 K 25 %. Heat: 2 K above is 60 %, 5 K 30 %. Damp nights: 5 points',
-    'too moist are 75 %, 10 are 50 %. Dry days count where the air is drier than it survives.',
+    'Burning: the light of a clear day beyond what the leaf tolerates, summed by the hour as shares of it. Up to 1 is',
+    '100 %, 3 is 80 %, 6 is 50 %, 12 is 25 %. A leaf not used to the sun burns at half.',
+  ),
+  said(
+    'Cold: a night 1 K below what it survives is 50 %, 3 K 25 %. Heat: 2 K above is 60 %, 5 K 30 %. Damp nights: 5',
+    'points too moist are 75 %, 10 are 50 %. Dry days count where the air is drier than it survives.',
   ),
 ];

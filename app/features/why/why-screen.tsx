@@ -203,7 +203,10 @@ function WhyFit({
           left={answer.reserveLeft}
         />
       ) : null}
-      <Small>{`Daylight is turned to photons with ${PAR_SHARE_OF_BROADBAND} of its energy as PAR and ${UMOL_PER_JOULE_PAR} µmol a joule; a leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s.`}</Small>
+      <Small>
+        {`Daylight is turned to photons with ${PAR_SHARE_OF_BROADBAND} of its energy as PAR and `}
+        {`${UMOL_PER_JOULE_PAR} µmol a joule; a leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s.`}
+      </Small>
     </Page>
   );
 }
