@@ -1,5 +1,6 @@
 /** A verdict as a grower would say it: how long it lives, whether it grows and flowers, what it would look like first. */
 import {
+  IN_DANGER,
   WEEKS_A_MONTH,
   type Decisive,
   type Flowers,
@@ -43,7 +44,6 @@ const HARM_WORDS: Readonly<Record<Harm, readonly [danger: string, mark: string]>
   rot: ['rots in the damp of the night', 'may be spotted by damp nights'],
   drying: ['dries out', 'gets brown edges'],
 };
-const IN_DANGER = 0.5;
 
 const LIVES: Readonly<Record<LifeClass, string>> = {
   weeks: 'Declines within weeks',

@@ -1,5 +1,14 @@
 /** What a taxon's light means in this home: the bands in numbers, and the spots on which it would do best. */
-import { verdictOf, verdictScore, type HomeFacts, type SpotAnswer, type Target, type Taxon } from '@dulvan/core';
+import {
+  GROWING_CLASSES,
+  lifeClass,
+  verdictOf,
+  verdictScore,
+  type HomeFacts,
+  type SpotAnswer,
+  type Target,
+  type Taxon,
+} from '@dulvan/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { verdictSentence } from '../../parts/verdict-words';
@@ -11,8 +20,6 @@ import { Body, Heading, Small } from '../../ui/type';
 
 /** Spots that are told one by one. */
 const BEST_SPOTS = 4;
-/** A verdict from which a grown plant grows well. */
-const GROWS_FROM = 0.75;
 
 interface Given {
   readonly facts: HomeFacts;
@@ -62,7 +69,7 @@ function Places({ facts, targets, spots, month }: PlacesGiven) {
         .sort((p, q) => q.score - p.score || (p.spotId < q.spotId ? -1 : 1)),
     [spots, targets, month],
   );
-  const growing = rated.filter(({ score }) => score >= GROWS_FROM).length;
+  const growing = rated.filter(({ score }) => GROWING_CLASSES.has(lifeClass(score))).length;
   return (
     <View role="list" aria-label="Where it would do best in your home" style={{ gap: SPACE.xs }}>
       <Small>{`Of your ${spots.length} spots it would grow well ${howMany(growing)}. The best:`}</Small>

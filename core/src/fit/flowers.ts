@@ -1,10 +1,10 @@
-/** Whether a plant flowers on a spot, what it lacks for that, and what would do it. Flowers are a line of their own: a green plant without buds is well. */
+/** Whether a plant flowers on a spot, what it lacks for that, and what would do it: a green plant without buds is well. */
 import type { BudSetter } from '../taxon';
 import type { Target } from '../plant';
 import type { Condition } from './condition';
 import { lightGrowth } from './light-fit';
 import { WEEKS_A_MONTH } from './reserve';
-import { hasWinter, weightOf, type Verdict } from './verdict';
+import { hasWinter, weightedMean, type Verdict } from './verdict';
 
 /** What it lacks to flower; `light` and `growth` for any plant, the others for those whose buds they set. */
 export type FlowerLack = 'growth' | 'light' | Exclude<BudSetter, 'age' | 'bright-light'>;
@@ -45,7 +45,7 @@ export function flowersOf(
   if (!need || !targets[0]!.canFlower) return null;
   const lacks: LackForFlowers[] = [];
   if (verdict.weeks !== null || verdict.growth < LEAST_GROWTH) lacks.push(lackOf('growth'));
-  const light = yearsLight(targets, year);
+  const light = weightedMean(targets, (target, i) => lightGrowth(target, year[i]!)) ?? 0;
   const wanted = need.setBy.includes('bright-light') ? LEAST_BRIGHT : LEAST_LIGHT;
   if (light < wanted && lacks.length === 0) lacks.push({ ...lackOf('light'), gets: light, wants: wanted });
   // What hardly grows lacks that first: nothing else would do it.
@@ -60,17 +60,6 @@ export function flowersOf(
 }
 
 const lackOf = (lack: FlowerLack): LackForFlowers => ({ lack, gets: null, wants: null, weeks: null, months: [] });
-
-/** A year's light as growth counts it. */
-function yearsLight(targets: readonly Target[], year: readonly Condition[]): number {
-  let sum = 0;
-  let weights = 0;
-  targets.forEach((target, i) => {
-    sum += weightOf(target) * lightGrowth(target, year[i]!);
-    weights += weightOf(target);
-  });
-  return weights === 0 ? 0 : sum / weights;
-}
 
 type Looks = (targets: readonly Target[], year: readonly Condition[]) => LackForFlowers | null;
 

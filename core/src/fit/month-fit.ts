@@ -13,7 +13,7 @@ export interface MonthFit {
   readonly factors: readonly FactorFit[];
   /** 0..1: how much it grows, of what it could. */
   readonly growth: number;
-  /** The factor that limits most; null when all are right. */
+  /** The factor that limits most; null when none is worth a word. */
   readonly limiting: Factor | null;
 }
 
@@ -62,6 +62,6 @@ export function fitMonth(target: Target, condition: Condition): MonthFit {
     month: condition.month,
     factors,
     growth: growthIn(target, condition),
-    limiting: least.score < 1 ? least.factor : null,
+    limiting: least.severity === 'fine' ? null : least.factor,
   };
 }

@@ -56,7 +56,7 @@ export const FULL = 1;
 /**
  * Share of its reserve that is left after so many months on a spot, full at their start; null where by this account it would
  * have been used up: then it is disproved by the plant that stands there.
- * @param fromMonth 1..12, the month in which it came to stand there
+ * @param fromMonth 1..12, the month in which it came to stand there; @param months 0..60
  */
 export function reserveAfter(
   targets: readonly Target[],
@@ -64,13 +64,8 @@ export function reserveAfter(
   fromMonth: number,
   months: number,
 ): number | null {
-  const most = reserveOf(targets);
-  let left = most;
-  for (let i = 0; i < months && left > 0; i++) {
-    const month0 = (fromMonth - 1 + i) % MONTHS;
-    left = Math.min(most, left + reserveChange(targets[month0]!, year[month0]!));
-  }
-  return left > 0 ? left / most : null;
+  if (months === 0) return FULL;
+  return lightOutlook(targets, year, fromMonth).reserve[months - 1] || null;
 }
 
 /** Weeks on its full reserve. */

@@ -17,7 +17,7 @@ export interface Verdict {
   /** 0..1, the same scale for all taxa. */
   readonly score: number;
   readonly life: LifeClass;
-  /** Weeks from the month that is on until its reserve is used up; null where it lives on. The same if every month is as dull as in a poor year. */
+  /** Weeks from the month that is on until its reserve is used up; null where it lives on. And if all months are poor. */
   readonly weeks: number | null;
   readonly weeksInPoorYears: number | null;
   /** How much it grows over a year, of what it could, 0..1. */
@@ -44,7 +44,7 @@ export interface VerdictParts {
 
 /** The scale of decline: 2 weeks are worth this much, and five years as much as living on without growth. */
 const SOONEST_SCORE = 0.1;
-const LIVES_ON = 0.5;
+export const LIVES_ON = 0.5;
 export const SOONEST_WEEKS = 2;
 export const FIVE_YEARS_TO_SOONEST = 130;
 
@@ -66,9 +66,14 @@ const CLASS_FROM: readonly (readonly [number, LifeClass])[] = [
   [0.25, 'months'],
 ];
 
+/** Classes of plants that will be dead within about a year and a half. */
+export const DYING_CLASSES: ReadonlySet<LifeClass> = new Set(['weeks', 'months']);
+/** Classes of plants that grow as one could wish. */
+export const GROWING_CLASSES: ReadonlySet<LifeClass> = new Set(['grows', 'thrives']);
+
 export const lifeClass = (score: number): LifeClass => CLASS_FROM.find(([from]) => score >= from)?.[1] ?? 'weeks';
 
-/** A month of full rest counts for this much in a year's growth, one that leads in or out for more, one asleep without leaves for nothing. */
+/** A month of full rest counts for this much in a year's growth, one asleep without leaves for nothing. */
 const RESTING_WEIGHT = 0.3;
 export const weightOf = ({ isDormant, restDepth }: Target): number =>
   isDormant ? 0 : 1 - (1 - RESTING_WEIGHT) * restDepth;
@@ -107,29 +112,29 @@ function weeksAt(
 
 type Years = 'usual' | 'poor';
 
-function yearsGrowth(targets: readonly Target[], year: readonly Condition[]): number {
+/** The mean of a year's months by their weights; null where it sleeps all year. */
+export function weightedMean(
+  targets: readonly Target[],
+  of: (target: Target, month0: number) => number,
+): number | null {
   let sum = 0;
   let weights = 0;
   for (let i = 0; i < 12; i++) {
     const weight = weightOf(targets[i]!);
     if (weight === 0) continue;
-    sum += weight * growthIn(targets[i]!, year[i]!);
+    sum += weight * of(targets[i]!, i);
     weights += weight;
   }
-  return weights === 0 ? 0 : sum / weights;
+  return weights === 0 ? null : sum / weights;
 }
 
-/** What stretching leaves of a plant whose form does not grow back, by the share of its growing year in which it stretches. */
+const yearsGrowth = (targets: readonly Target[], year: readonly Condition[]): number =>
+  weightedMean(targets, (target, i) => growthIn(target, year[i]!)) ?? 0;
+
+/** What stretching leaves where form does not grow back, by the share of the growing year in which it stretches. */
 function formScore(targets: readonly Target[], year: readonly Condition[]): number {
   if (!targets[0]!.nature.growsCompact) return 1;
-  let lost = 0;
-  let weights = 0;
-  for (let i = 0; i < 12; i++) {
-    const weight = weightOf(targets[i]!);
-    weights += weight;
-    lost += weight * formLoss(targets[i]!, year[i]!);
-  }
-  return weights === 0 ? 1 : 1 - (1 - FORM_LOST) * (lost / weights);
+  return 1 - (1 - FORM_LOST) * (weightedMean(targets, (target, i) => formLoss(target, year[i]!)) ?? 0);
 }
 
 const winterScore = (targets: readonly Target[], year: readonly Condition[]): number =>

@@ -3,6 +3,7 @@ import type { Target } from '../plant';
 import type { Condition } from './condition';
 import {
   FACTORS,
+  IN_DANGER,
   WORTH_A_WORD,
   type Aspect,
   type Direction,
@@ -13,7 +14,7 @@ import {
 import { flowersOf, type Flowers } from './flowers';
 import { fitMonth, type MonthFit } from './month-fit';
 import { FULL, WEEKS_A_MONTH } from './reserve';
-import { verdictOf, type Verdict } from './verdict';
+import { DYING_CLASSES, lifeClass, scoreOfWeeks, verdictOf, type Verdict } from './verdict';
 
 /** One thing wrong over a stretch of months. */
 export interface Trouble {
@@ -61,10 +62,7 @@ export function fitYear(
   };
 }
 
-/** A reserve that will be used up sooner than this endangers the plant, weeks. */
-const ENDANGERED_WEEKS = 77;
-
-const usesUp = ({ weeks }: Verdict): boolean => weeks !== null && weeks < ENDANGERED_WEEKS;
+const usesUp = ({ weeks }: Verdict): boolean => weeks !== null && DYING_CLASSES.has(lifeClass(scoreOfWeeks(weeks)));
 
 /** A month without growth is no danger to a plant that lives through it; to one whose reserve will be used up it is. */
 function starving(month: MonthFit, verdict: Verdict): MonthFit {
@@ -99,7 +97,7 @@ function weeksToDamage(trouble: Omit<Trouble, 'weeks'>, verdict: Verdict, fromMo
   if (aspect === 'dli' && trouble.direction === 'too-little') return usesUp(verdict) ? verdict.weeks : null;
   const span = DAMAGE_WEEKS[aspect];
   if (!span || severity !== 'danger') return null;
-  const share = Math.min(1, worst.score / 0.5);
+  const share = Math.min(1, worst.score / IN_DANGER);
   return weeksUntil(months, fromMonth) + span[0] + (span[1] - span[0]) * share;
 }
 

@@ -1,6 +1,6 @@
 /** How soon a plant needs something, by what its grower wants of it. */
 import type { Goal } from '../facts';
-import type { Trouble, YearFit } from '../fit';
+import { DYING_CLASSES, GROWING_CLASSES, LIVES_ON, type Trouble, type YearFit } from '../fit';
 
 /** This week, this season, when it suits, or hardly worth a word. */
 export const URGENCIES = ['week', 'season', 'later', 'mild', 'none'] as const;
@@ -9,22 +9,17 @@ export type Urgency = (typeof URGENCIES)[number];
 /** What counts as this week, and as this season, weeks to damage. */
 const THIS_WEEK = 2;
 const THIS_SEASON = 13;
-/** Scores from which each goal is met. */
-const LIVES_FROM = 0.4;
-const KEEPS_FROM = 0.5;
-const GROWS_FROM = 0.75;
-
 /** Whether a plant does on its spot what its grower wants of it. */
 export function meetsGoal(goal: Goal, { verdict, flowers }: Pick<YearFit, 'verdict' | 'flowers'>): boolean {
   switch (goal) {
     case 'alive':
-      return verdict.score >= LIVES_FROM;
+      return !DYING_CLASSES.has(verdict.life);
     case 'form':
-      return verdict.score >= KEEPS_FROM && verdict.losesForm.length === 0;
+      return verdict.score >= LIVES_ON && verdict.losesForm.length === 0;
     case 'grow':
-      return verdict.score >= GROWS_FROM;
+      return GROWING_CLASSES.has(verdict.life);
     case 'flower':
-      return verdict.score >= GROWS_FROM && (flowers === null || flowers.likely === 'yes');
+      return GROWING_CLASSES.has(verdict.life) && (flowers === null || flowers.likely === 'yes');
   }
 }
 

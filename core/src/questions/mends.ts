@@ -1,6 +1,6 @@
 /** What would help the plants of a home: each change worked out for every plant it touches, none that harms another, none that claim one thing twice. */
 import type { HomeFacts, Plant } from '../facts';
-import { lifeClass, LIFE_CLASSES, type Condition, type LifeClass, type YearFit } from '../fit';
+import { DYING_CLASSES, LIFE_CLASSES, lifeClass, type Condition, type YearFit } from '../fit';
 import type { HomeEngine, Steps } from '../home';
 import {
   claimsOf,
@@ -72,7 +72,6 @@ export function* mends(engine: HomeEngine, facts: HomeFacts, when: When): Steps<
 /** What is urgent comes before what is not, and what will die before what merely does not grow, where both would claim one thing: judgement. */
 const URGENT: Readonly<Record<Urgency, number>> = { week: 2, season: 1.3, later: 1, mild: 1, none: 1 };
 const DYING = 1.5;
-const DYING_CLASSES: readonly LifeClass[] = ['weeks', 'months'];
 
 /** Gives each plant its first mend, where it does most for its effort in the whole home, and then others beside it. */
 function* shared(desk: Desk, asking: readonly Asking[]): Steps<PlantMends[]> {
@@ -185,7 +184,7 @@ function rated(desk: Desk, plant: Plant, urgency: Urgency, outcomes: readonly Pr
     else if (!harmed && own >= WORTH_IT && gain >= WORTH_IT) fair.push({ outcome, value: gain / effort, harmed });
   }
   const byValue = (p: Rated, q: Rated) => q.value - p.value;
-  const isDying = plant.spotId !== null && DYING_CLASSES.includes(lifeClass(scoreNow(desk, plant)));
+  const isDying = plant.spotId !== null && DYING_CLASSES.has(lifeClass(scoreNow(desk, plant)));
   return { plant, urgency, isDying, fair: fair.sort(byValue), refused: unfair.sort(byValue)[0] ?? null };
 }
 
