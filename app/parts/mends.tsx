@@ -1,8 +1,8 @@
 /** What would help a plant, each with what it does to it and to others; or what it would need that this home has not. */
 import { curtains } from '@dulvan/catalogue';
 import {
-  MOL_PER_UMOL_HOUR,
   changesOf,
+  lampNeeded,
   type AirRemedy,
   type HomeFacts,
   type LifeClass,
@@ -183,20 +183,19 @@ function Refused({ facts, plantId, refused: { remedy, harmed } }: RefusedGiven) 
   );
 }
 
-/** A lamp for a dim plant burns so long. */
-const LAMP_DAY_H = 14;
-
 function NothingHelps({ plant, answer }: Pick<Given, 'plant' | 'answer'>) {
   const units = useUnits();
   const here = useSpotAnswer(plant.spotId);
-  const dim = answer.fit?.troubles.find(({ aspect, direction }) => aspect === 'dli' && direction === 'too-little');
-  const month0 = (dim?.worstMonth ?? 1) - 1;
-  const lacks = dim && here ? answer.targets[month0]!.light.thrivesFrom - here.conditions[month0]!.dli : 0;
+  const lamp = here && answer.fit ? lampNeeded(answer.targets, here.conditions, answer.fit) : null;
   return (
     <Small>
-      {lacks > 0
-        ? `No free spot and no setting here helps enough. It lacks ${mol(lacks)} mol a day: a lamp that gives ${brightness(lacks / (LAMP_DAY_H * MOL_PER_UMOL_HOUR), units)} at its leaves for ${LAMP_DAY_H} hours would give that.`
-        : 'No free spot and no setting here helps enough.'}
+      {'No free spot and no setting here helps enough.'}
+      {lamp
+        ? [
+            ` It lacks ${mol(lamp.dli)} mol a day: a lamp that gives ${brightness(lamp.ppfd, units)}`,
+            ` at its leaves for ${lamp.hours} hours would give that.`,
+          ].join('')
+        : ''}
     </Small>
   );
 }

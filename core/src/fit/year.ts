@@ -109,7 +109,7 @@ function troublesOf(factor: Factor, months: readonly MonthFit[], verdict: Verdic
     fit.direction === 'right' || (fit.score >= WORTH_A_WORD && fit.severity !== 'danger') ? null : kindOf(fit),
   );
   return stretches(kinds).map((indexes): Trouble => {
-    const worstIndex = indexes.reduce((p, q) => (readings[q]!.score < readings[p]!.score ? q : p));
+    const worstIndex = indexes.reduce((p, q) => (isWorse(readings[q]!, readings[p]!) ? q : p));
     const worst = readings[worstIndex]!;
     const found = {
       factor,
@@ -123,6 +123,10 @@ function troublesOf(factor: Factor, months: readonly MonthFit[], verdict: Verdic
     return { ...found, weeks: weeksToDamage(found, verdict, fromMonth) };
   });
 }
+
+/** The worse of two readings leaves less; of two that leave the same, it is the one farther from what is wanted. */
+const isWorse = (p: FactorFit, q: FactorFit): boolean =>
+  p.score === q.score ? Math.abs(p.distance) > Math.abs(q.distance) : p.score < q.score;
 
 /** What belongs into one stretch: days and nights too cold are one thing, burning is another than a bright sum. */
 const kindOf = ({ aspect, direction }: FactorFit): string =>

@@ -1,5 +1,6 @@
 export * from './acclimate';
 export * from './height-free';
+export * from './lamp-needed';
 export * from './mend';
 export * from './need';
 export * from './rank';

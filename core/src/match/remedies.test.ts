@@ -4,6 +4,7 @@ import { fitYear, type Condition } from '../fit';
 import { yearWith } from '../fit/conditions.fixture';
 import { shade, smallHome } from '../home/small-home.fixture';
 import { yearTargets } from '../plant';
+import { lampNeeded } from './lamp-needed';
 import type { Remedy } from './mend';
 import { troublesFor } from './need';
 import { remediesFor } from './remedies';
@@ -93,6 +94,14 @@ it('a spot is shifted toward the window for more light, within its board', () =>
   expect(shift).toMatchObject({ way: 'toward-window' });
   expect(shift!.alongM).toBeGreaterThan(spot.alongM);
   expect(shift!.alongM).toBeLessThanOrEqual(1 - spot.sizeM / 2);
+});
+
+it('where nothing helps, a lamp is told that gives what the dimmest month lacks', () => {
+  const year = yearWith((month) => ({ dli: month === 12 ? 0.5 : 1, dliPoorYear: 0.4 }));
+  const lamp = lampNeeded(targets, year, fitYear(targets, year, 11))!;
+  expect(lamp.dli).toBeCloseTo(shade.light.thrivesFrom - 0.5, 9);
+  expect(lamp.ppfd * lamp.hours * 0.0036).toBeCloseTo(lamp.dli, 9);
+  expect(lampNeeded(targets, yearWith(), fitYear(targets, yearWith(), 11))).toBeNull();
 });
 
 it('what lives on its reserve is kept cooler in the dark half of the year', () => {

@@ -3,6 +3,7 @@ import { roomIdOfSpot, type HomeFacts, type Lamp, type Plant, type Spot, type Wi
 import { burnsFrom, type Condition, type Trouble, type YearFit } from '../fit';
 import { burningFor } from '../lamp';
 import type { Target } from '../plant';
+import { windowMiddle } from '../room';
 import { seasonalMonth } from '../taxon';
 import type { AirRemedy, Remedy } from './mend';
 
@@ -180,13 +181,13 @@ function shiftFor({ facts, spot }: Wanting, want: 'more-light' | 'less-light'): 
   const [x, y] = [stand.xM + spot.alongM, stand.yM + spot.acrossM];
   const [nearest] = facts.windows
     .filter(({ roomId }) => roomId === room.id)
-    .map((window) => middleOf(window, room))
-    .sort((p, q) => Math.hypot(p[0] - x, p[1] - y) - Math.hypot(q[0] - x, q[1] - y));
+    .map((window) => windowMiddle(room, window))
+    .sort((p, q) => Math.hypot(p.x - x, p.y - y) - Math.hypot(q.x - x, q.y - y));
   if (!nearest) return [];
-  const away = Math.hypot(nearest[0] - x, nearest[1] - y);
+  const away = Math.hypot(nearest.x - x, nearest.y - y);
   if (away < LEAST_SHIFT_M) return [];
   const sign = want === 'more-light' ? 1 : -1;
-  const [dx, dy] = [(sign * (nearest[0] - x)) / away, (sign * (nearest[1] - y)) / away];
+  const [dx, dy] = [(sign * (nearest.x - x)) / away, (sign * (nearest.y - y)) / away];
   const others = facts.spots.filter(({ id, tierId }) => tierId === spot.tierId && id !== spot.id);
   const half = spot.sizeM / 2;
   const clamp = (value: number, length: number) => Math.max(half, Math.min(length - half, value));
@@ -209,23 +210,6 @@ function shiftFor({ facts, spot }: Wanting, want: 'more-light' | 'less-light'): 
     };
   }
   return best ? [best] : [];
-}
-
-function middleOf(
-  window: Window,
-  room: { readonly widthM: number; readonly depthM: number },
-): readonly [number, number] {
-  const along = window.offsetM + window.widthM / 2;
-  switch (window.side) {
-    case 'a':
-      return [along, window.insetM];
-    case 'b':
-      return [room.widthM - window.insetM, along];
-    case 'c':
-      return [along, room.depthM - window.insetM];
-    case 'd':
-      return [window.insetM, along];
-  }
 }
 
 /** Months of strong sun, northern calendar: a curtain that shades a plant then costs the others little. */

@@ -1,5 +1,5 @@
 /** A spot held side by side with itself moved or otherwise curtained, and with other spots. */
-import { placedSpots, plus, times, vec, type PlacedSpot, type Vec } from '../room';
+import { placedSpots, plus, times, vec, windowMiddle, type PlacedSpot, type Vec } from '../room';
 import { ALL_MONTHS } from '../units';
 import type { HomeFacts, Window } from '../facts';
 import { bare, lightRoomOf, withWindowsOf, type HomeEngine, type Steps } from '../home';
@@ -116,18 +116,4 @@ function movedToward(facts: HomeFacts, placed: PlacedSpot, byM: number): HomeFac
       other.id === spot.id ? { ...other, alongM: other.alongM + way.x, acrossM: other.acrossM + way.y } : other,
     ),
   };
-}
-
-function windowMiddle(room: HomeFacts['rooms'][number], window: Window): Vec {
-  const along = window.offsetM + window.widthM / 2;
-  switch (window.side) {
-    case 'a':
-      return vec(along, window.insetM, 0);
-    case 'b':
-      return vec(room.widthM - window.insetM, along, 0);
-    case 'c':
-      return vec(along, room.depthM - window.insetM, 0);
-    case 'd':
-      return vec(window.insetM, along, 0);
-  }
 }

@@ -128,3 +128,18 @@ export function placedSpots(facts: HomeFacts): PlacedSpot[] {
     ];
   });
 }
+
+/** The middle of a window's lower edge on the plan, in its room's frame; height 0. */
+export function windowMiddle(room: Pick<Room, 'widthM' | 'depthM'>, window: Window): Vec {
+  const along = window.offsetM + window.widthM / 2;
+  switch (window.side) {
+    case 'a':
+      return vec(along, window.insetM, 0);
+    case 'b':
+      return vec(room.widthM - window.insetM, along, 0);
+    case 'c':
+      return vec(along, room.depthM - window.insetM, 0);
+    case 'd':
+      return vec(window.insetM, along, 0);
+  }
+}
