@@ -11,6 +11,8 @@ import {
   plausibleGroups,
   suggestedClimate,
   taxa,
+  TRAITS_BY_PART,
+  VISIBLE_TRAITS,
 } from './index';
 import { climateSchema, curtainSchema, glazingSchema, groupSchema } from './schema';
 
@@ -52,7 +54,7 @@ describe('the catalogue', () => {
     }
   });
 
-  it('strays no further than fourfold from its group’s middle in the light a taxon thrives by, unless it is one of the known strangers', () => {
+  it('strays no further than fourfold from its group’s middle in its light, but for the known strangers', () => {
     // Kept apart on purpose: gathered by look or family, not by light.
     const strangers = new Set([
       'beaucarnea-recurvata',
@@ -139,6 +141,11 @@ describe('a plant without a label', () => {
     [['jointed', 'leafless-stem', 'trails'], 'forest-cacti'],
   ] as const)('seen with %j is most likely of the group %s', (seen, wanted) => {
     expect(likelyGroups(seen, groups)[0]!.group.id).toBe(wanted);
+  });
+
+  it('is looked at part by part, each trait at one part of it', () => {
+    const byPart = Object.values(TRAITS_BY_PART).flat();
+    expect([...byPart].sort()).toEqual(Object.keys(VISIBLE_TRAITS).sort());
   });
 
   it('is as likely of one group as of another while nothing was seen, and shares always make a whole', () => {

@@ -19,7 +19,22 @@ function airIn(month: number): Condition['air'] {
   const [before, after] = [AIR[next - 1]!, AIR[next]!];
   const share = (month - before[0]) / (after[0] - before[0]);
   const between = (i: 1 | 2 | 3 | 4) => before[i] + share * (after[i] - before[i]);
-  return { month, dayC: between(1), nightC: between(2), dayRh: between(3), nightRh: between(4), basis: 'stated' };
+  const [dayC, nightC] = [between(1), between(2)];
+  return {
+    month,
+    dayC,
+    nightC,
+    dayRh: between(3),
+    nightRh: between(4),
+    basis: 'stated',
+    lowC: nightC,
+    highC: dayC,
+    coldNightC: nightC - 2,
+    hotDayC: dayC + 3,
+    movement: 'gentle',
+    spread: { celsius: 1, rhBelow: 5, rhAbove: 5 },
+    steps: [],
+  };
 }
 
 /** A clear day's sum beside the month's mean: about what a bright day brings at 50 N. */
@@ -60,10 +75,12 @@ export function judgedYear(spot: JudgedSpot): Condition[] {
       dayH: day[i]!,
       longestNightH: 24 - day[i]!,
       air,
-      coldNightC: air.nightC - 2,
-      hotDayC: air.dayC + 3,
-      airMovement: 'gentle',
+      coldNightC: air.coldNightC,
+      hotDayC: air.hotDayC,
+      airMovement: air.movement,
       vpdDay: saturationPressure(air.dayC) * (1 - air.dayRh / 100),
+      leafK: 0,
+      vpdLeaf: saturationPressure(air.dayC) * (1 - air.dayRh / 100),
       byHour: [],
     };
   });

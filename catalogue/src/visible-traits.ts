@@ -37,6 +37,27 @@ export const VISIBLE_TRAITS = {
 } as const;
 export type VisibleTrait = keyof typeof VISIBLE_TRAITS;
 
+/** Where on the plant each is looked for. */
+export const TRAITS_BY_PART = {
+  leaves: [
+    'thick-leaf',
+    'thin-leaf',
+    'felted',
+    'patterned',
+    'variegated',
+    'silvered',
+    'powdery',
+    'big-leaf',
+    'strap-leaf',
+    'fronds',
+    'fragrant-leaf',
+  ],
+  shape: ['rosette', 'tank', 'palm-fan', 'climbs', 'trails', 'flat-mat', 'round-body', 'stone-like', 'traps'],
+  stem: ['leafless-stem', 'jointed', 'spines', 'woody', 'swollen-stem', 'milky-sap'],
+  roots: ['pseudobulb', 'bulb', 'air-roots', 'no-soil', 'no-roots'],
+} as const satisfies Readonly<Record<string, readonly VisibleTrait[]>>;
+export type SeenPart = keyof typeof TRAITS_BY_PART;
+
 export interface LikelyGroup {
   readonly group: TaxonGroup;
   /** 0..1; those of all groups sum to 1. */

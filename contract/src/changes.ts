@@ -79,6 +79,10 @@ export const journalEntrySchema = z.strictObject({
 });
 export type JournalEntry = z.infer<typeof journalEntrySchema>;
 
+/** A home that was taken out: its name as it was, and the entry that brings it back when it is taken back. */
+export const takenOutSchema = z.strictObject({ name: z.string(), entry: journalEntrySchema });
+export type TakenOut = z.infer<typeof takenOutSchema>;
+
 const fields = z.record(z.string(), z.unknown()).nullable();
 
 /** What one journal entry did to one entry of the home. */

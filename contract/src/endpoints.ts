@@ -7,8 +7,10 @@ import {
   conflictSchema,
   entryChangeSchema,
   journalEntrySchema,
+  takenOutSchema,
   undoSchema,
 } from './changes';
+import { deviceSchema, madeDeviceSchema, newDeviceSchema, postedSamplesSchema } from './devices';
 import { homeFactsSchema } from './facts';
 import { fileKey, id } from './fields';
 import { FILE_KIND_NAMES, storedFileSchema } from './files';
@@ -23,7 +25,9 @@ export const problemSchema = z.object({
   message: z.string(),
 });
 
-/** What the API answers when it refuses: a message for the grower and, where there is one, the field it stands beside. */
+/**
+ * What the API answers when it refuses: a message for the grower and, where there is one, the field it stands beside.
+ */
 export const refusalSchema = z.object({
   message: z.string(),
   problems: z.array(problemSchema),
@@ -44,7 +48,9 @@ export type KeptHome = z.infer<typeof keptHome>;
 /** What was done to a home since a revision; null where only the whole home can tell. */
 const changesSince = z.strictObject({ revision, changes: z.array(changeSchema).nullable() });
 
-/** What came of a change: the new revision, its line in the journal (null when nothing differed), and what others did. */
+/**
+ * What came of a change: the new revision, its line in the journal (null when nothing differed), and what others did.
+ */
 const saved = z.strictObject({
   revision,
   entry: journalEntrySchema.nullable(),
@@ -58,6 +64,7 @@ const QUESTIONS_ANSWERED = [
   'mends',
   'rank',
   'bestTaxa',
+  'plantsForSpot',
   'sunlightMap',
 ] as const satisfies readonly QuestionName[];
 
@@ -79,6 +86,12 @@ export const endpoints = {
     path: '/api/homes',
     summary: 'The homes kept here',
     response: z.array(homeSchema),
+  },
+  takenOut: {
+    method: 'get',
+    path: '/api/taken-out',
+    summary: 'The homes that are not here any more, the last to go first',
+    response: z.array(takenOutSchema),
   },
   getHome: {
     method: 'get',
@@ -200,6 +213,35 @@ export const endpoints = {
     query: seriesQuerySchema,
     response: z.instanceof(ArrayBuffer),
     carries: 'bytes',
+  },
+  devices: {
+    method: 'get',
+    path: '/api/homes/{homeId}/devices',
+    summary: 'Loggers that send by themselves, with when they were last seen',
+    params: homeParams,
+    response: z.array(deviceSchema),
+  },
+  addDevice: {
+    method: 'post',
+    path: '/api/homes/{homeId}/devices',
+    summary: 'Let a logger in: its token is told this once',
+    params: homeParams,
+    body: newDeviceSchema,
+    response: madeDeviceSchema,
+  },
+  removeDevice: {
+    method: 'delete',
+    path: '/api/homes/{homeId}/devices/{deviceId}',
+    summary: 'Shut a logger out; what it sent stays',
+    params: z.object({ homeId: id, deviceId: id }),
+    response: deviceSchema,
+  },
+  postSamples: {
+    method: 'post',
+    path: '/api/devices/samples',
+    summary: 'What a logger sends, with its token: Authorization: Bearer …',
+    body: postedSamplesSchema,
+    response: z.strictObject({ kept: z.number().int().min(0) }),
   },
   addFile: {
     method: 'post',

@@ -23,7 +23,10 @@ import {
   weatherSchema,
 } from './growing-schemas';
 import {
+  airThingSchema,
   blockSchema,
+  climateSchema,
+  doorwaySchema,
   homeSchema,
   obstructionSchema,
   roomSchema,
@@ -51,6 +54,9 @@ export const factSchemas: { readonly [L in FactList]: z.ZodType<FactOf[L]> & { r
   weathers: weatherSchema,
   readings: readingSchema,
   outcomes: outcomeSchema,
+  climates: climateSchema,
+  airThings: airThingSchema,
+  doorways: doorwaySchema,
 };
 
 /** A home with all its lists, each within its limit and each key once. */
@@ -90,7 +96,12 @@ const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string,
 };
 
 /** Lists that came with later versions. */
-const LATER_LISTS: Readonly<Partial<Record<FactList, readonly unknown[]>>> = { outcomes: [] };
+const LATER_LISTS: Readonly<Partial<Record<FactList, readonly unknown[]>>> = {
+  outcomes: [],
+  climates: [],
+  airThings: [],
+  doorways: [],
+};
 
 type Fields = Readonly<Record<string, unknown>>;
 

@@ -1,5 +1,6 @@
 export * from './bundle';
 export * from './changes';
+export * from './devices';
 export * from './endpoints';
 export * from './facts';
 export * from './fields';

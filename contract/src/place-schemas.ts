@@ -1,21 +1,30 @@
 /** Schemas of the place: the home, its rooms and what stands in and before them. */
 import {
+  AIRINGS,
+  AIR_THING_KINDS,
+  DOORWAY_STATES,
+  ENVELOPES,
+  HEATINGS,
   LIGHT_AIMS,
   MOST_CURTAINS,
   OBSTRUCTION_KINDS,
   SCHOOLS,
+  SHELL_KINDS,
+  type AirThing,
   type Block,
+  type Doorway,
   type Home,
   type HungCurtain,
   type Obstruction,
   type Room,
+  type RoomClimate,
   type Spot,
   type Stand,
   type Tier,
   type Window,
 } from '@dulvan/core';
 import { z } from 'zod';
-import { id, metres, minuteOfDay, months, name, share, timeZone, within } from './fields';
+import { id, metres, minuteOfDay, months, name, share, timeZone, wholeWithin, within } from './fields';
 
 export const homeSchema = z.strictObject({
   id,
@@ -142,3 +151,48 @@ export const spotSchema = z.strictObject({
   loadKg: within(0.1, 500, 'kg'),
   reach: z.enum(['easy', 'step', 'hard']),
 }) satisfies z.ZodType<Spot>;
+
+export const climateSchema = z.strictObject({
+  id,
+  roomId: id,
+  heating: z.enum(HEATINGS),
+  dayC: within(5, 35, '°C'),
+  nightC: within(5, 35, '°C'),
+  dayFromMinute: minuteOfDay,
+  dayToMinute: minuteOfDay,
+  envelope: z.enum(ENVELOPES),
+  airing: z.enum(AIRINGS),
+  peopleHours: within(0, 500, 'hours a day'),
+  laundryLoadsWeek: within(0, 50, 'loads a week'),
+  mealsDay: within(0, 20, 'meals a day'),
+  showersDay: within(0, 20, 'showers a day'),
+  shell: z.enum(SHELL_KINDS),
+}) satisfies z.ZodType<RoomClimate>;
+
+export const airThingSchema = z.strictObject({
+  id,
+  roomId: id,
+  name,
+  kind: z.enum(AIR_THING_KINDS),
+  xM: metres(0, 30),
+  yM: metres(0, 30),
+  zM: metres(0, 10),
+  powerW: within(0, 10_000, 'W'),
+  gramsH: within(0, 5000, 'g/h'),
+  setRh: wholeWithin(20, 95, '%').nullable(),
+  areaM2: within(0, 20, 'm²'),
+  airM3H: within(0, 2000, 'm³/h'),
+  toward: z.enum(['a', 'b', 'c', 'd']),
+  fromMinute: minuteOfDay,
+  toMinute: minuteOfDay,
+  months,
+}) satisfies z.ZodType<AirThing>;
+
+export const doorwaySchema = z.strictObject({
+  id,
+  roomId: id,
+  toRoomId: id,
+  widthM: metres(0.2, 10),
+  heightM: metres(0.2, 5),
+  stands: z.enum(DOORWAY_STATES),
+}) satisfies z.ZodType<Doorway>;

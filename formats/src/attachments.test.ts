@@ -21,6 +21,14 @@ describe('weather hours', () => {
     );
   });
 
+  it('are read with their air where they have it', () => {
+    const airy = some.map((one, i) => ({ ...one, celsius: Math.round((i % 300) - 100) / 10, rh: i % 100 }));
+    const written = writeWeatherHours(airy);
+    expect(readWeatherHours(written)).toMatchObject({ ok: true, value: airy });
+    const read = readWeatherHours(written.replace('\n3,3,3,-9.7,3\n', '\n3,3,3,-97,3\n'));
+    expect(read).toMatchObject({ ok: false, line: 5 });
+  });
+
   it.each([
     ['a line too many', `${text}1,1,1\n`, 8762, '8761 hours; a year has 8760'],
     ['another head', text.replace('global', 'total'), 1, 'The first line must be'],

@@ -39,7 +39,13 @@ describe('a year of weather', () => {
     const { hours } = read.value;
     expect(hours).toHaveLength(YEAR_HOURS);
     const noon = lines[lineOf(172, 12) - 1]!.split(',');
-    expect(hours[171 * 24 + 11]).toEqual({ global: Number(noon[13]), dni: Number(noon[14]), dhi: Number(noon[15]) });
+    expect(hours[171 * 24 + 11]).toEqual({
+      global: Number(noon[13]),
+      dni: Number(noon[14]),
+      dhi: Number(noon[15]),
+      celsius: Number(noon[6]),
+      rh: Number(noon[8]),
+    });
     const months = monthlyGlobal(hours);
     expect(Math.max(...months)).toBe(Math.max(months[5]!, months[6]!, months[4]!));
   });
@@ -108,6 +114,32 @@ describe('a broken file of weather', () => {
     const { line: at, message } = refusal(text);
     expect(at).toBe(line);
     expect(message).toContain(reason);
+  });
+
+  it('has missing air filled from the hours around, and leaves it out where too much of it is missing', () => {
+    const line = lineOf(50, 12);
+    const read = readEpw(withCell(line, 6, '99.9'));
+    expect(read.ok && read.value.hours[49 * 24 + 11]!.celsius).toBe(10);
+    expect(read.ok && read.remarks.join()).toContain('1 hours without temperature or humidity');
+    const without = lines.map((one, i) => {
+      const cells = one.split(',');
+      if (i >= lineOf(1, 1) - 1 && i < lineOf(60, 1)) cells[8] = '999';
+      return cells.join(',');
+    });
+    const light = readEpw(without.join('\r\n'));
+    expect(light.ok && light.value.hours[0]!.celsius).toBeUndefined();
+    expect(light.ok && light.remarks.join()).toContain('the air from the climate');
+  });
+
+  it.each([
+    [6, '70', 'Dry bulb temperature'],
+    [6, 'warm', 'Dry bulb temperature'],
+    [8, '130', 'Relative humidity'],
+  ])('with air that cannot be (column %i: %s) is refused with the line', (column, cell, message) => {
+    const line = lineOf(50, 12);
+    const read = readEpw(withCell(line, column, cell));
+    expect(read).toMatchObject({ ok: false, line });
+    if (!read.ok) expect(read.message).toContain(message);
   });
 
   it('is refused when a tenth of its light is missing', () => {

@@ -26,7 +26,27 @@ const MISSING = 9999;
 const wholeWatts = (value: number) => Math.max(0, Math.min(MOST_IRRADIANCE, Math.round(value)));
 
 /** Columns of an hour, from 0. */
-const COLUMN = { year: 0, month: 1, day: 2, hour: 3, extraterrestrial: 10, global: 13, dni: 14, dhi: 15 } as const;
+const COLUMN = {
+  year: 0,
+  month: 1,
+  day: 2,
+  hour: 3,
+  celsius: 6,
+  rh: 8,
+  extraterrestrial: 10,
+  global: 13,
+  dni: 14,
+  dhi: 15,
+} as const;
+
+/** Missing air is written so. */
+const MISSING_C = 99.9;
+const MISSING_RH = 999;
+/** Air that can be: C and per cent. Files state up to 110 % where fog wets the gauge; more than full is none. */
+const AIR_C = { from: -70, to: 60 } as const;
+const MOST_RH = 110;
+/** Share of hours whose air may be filled from the hours around them. */
+const MOST_AIR_FILLED = 0.05;
 
 /** More light than this never falls on level ground, nor straight from the sun, W m-2. */
 const MOST_IRRADIANCE = 1500;
@@ -34,7 +54,12 @@ const MOST_IRRADIANCE = 1500;
 /** Share of daylight hours that may be filled from the days around them. */
 const MOST_FILLED = 0.05;
 
-interface Hour extends WeatherHour {
+type Light = Pick<WeatherHour, 'global' | 'dni' | 'dhi'>;
+
+interface Hour extends Light {
+  /** NaN where it is missing. */
+  readonly celsius: number;
+  readonly rh: number;
   readonly line: number;
   readonly month: number;
   readonly day: number;
@@ -82,11 +107,15 @@ function readText(text: string, remarks: string[]): ParsedWeather {
       years.length === 1
         ? String(years[0])
         : `months of ${years.length} years from ${years[0]} to ${years[years.length - 1]}`,
-    hours: filled.map(({ global, dni, dhi }) => ({
-      global: wholeWatts(global),
-      dni: wholeWatts(dni),
-      dhi: wholeWatts(dhi),
-    })),
+    hours: withAir(
+      filled.map(({ global, dni, dhi }) => ({
+        global: wholeWatts(global),
+        dni: wholeWatts(dni),
+        dhi: wholeWatts(dhi),
+      })),
+      year,
+      remarks,
+    ),
   };
 }
 
@@ -161,8 +190,16 @@ function hourOf(cells: readonly string[], line: number, head: Head): Hour {
     dni: light(COLUMN.dni, 'Direct normal radiation'),
     dhi: light(COLUMN.dhi, 'Diffuse horizontal radiation'),
   };
+  const celsius = numberAt(cells[COLUMN.celsius], line, 'Dry bulb temperature', AIR_C.from, MISSING_C);
+  if (celsius > AIR_C.to && celsius < MISSING_C)
+    throw new Broken(line, `Dry bulb temperature: from ${AIR_C.from} to ${AIR_C.to} °C; here stands ${celsius}.`);
+  const rh = numberAt(cells[COLUMN.rh], line, 'Relative humidity', 0, MISSING_RH);
+  if (rh > MOST_RH && rh < MISSING_RH)
+    throw new Broken(line, `Relative humidity: from 0 to ${MOST_RH} %; here stands ${rh}.`);
   return {
     ...hour,
+    celsius: celsius === MISSING_C ? NaN : celsius,
+    rh: rh === MISSING_RH ? NaN : Math.min(100, rh),
     ...completed(
       hour,
       sinMidHour(hour, head),
@@ -179,7 +216,7 @@ function sinMidHour({ month, day, hour }: { month: number; day: number; hour: nu
 }
 
 /** Of global, direct and diffuse light any two give the third; global alone is parted after Erbs. NaN stays where nothing is known. */
-function completed({ global, dni, dhi }: WeatherHour, sin: number, extraterrestrial: number): WeatherHour {
+function completed({ global, dni, dhi }: Light, sin: number, extraterrestrial: number): Light {
   const known = (value: number) => !Number.isNaN(value);
   if (known(global) && known(dni) && known(dhi)) return { global, dni, dhi };
   if (known(dni) && known(dhi)) return { global: dhi + dni * sin, dni, dhi };
@@ -210,7 +247,7 @@ function inOrder(hours: readonly Hour[], remarks: string[]): Hour[] {
 }
 
 /** Fills hours of which nothing is known with the mean of the same hour on the nearest days before and after. */
-function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): WeatherHour[] {
+function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): Light[] {
   const missing = hours.filter((hour) => Number.isNaN(hour.global));
   const daylight = hours.filter((hour) => sinMidHour(hour, head) > 0).length;
   if (missing.length > MOST_FILLED * daylight) {
@@ -225,12 +262,43 @@ function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): Wea
     if (!Number.isNaN(hour.global)) return hour;
     const before = nearest(hours, i, -24);
     const after = nearest(hours, i, 24);
-    const mean = (field: keyof WeatherHour) => (before[field] + after[field]) / 2;
+    const mean = (field: keyof Light) => (before[field] + after[field]) / 2;
     return { global: mean('global'), dni: mean('dni'), dhi: mean('dhi') };
   });
 }
 
-function nearest(hours: readonly Hour[], from: number, step: number): WeatherHour {
+/** Puts the air beside the light; where too much of it is missing the file tells of the light alone. */
+function withAir(light: readonly Light[], hours: readonly Hour[], remarks: string[]): WeatherHour[] {
+  const missing = hours.filter(({ celsius, rh }) => Number.isNaN(celsius) || Number.isNaN(rh)).length;
+  if (missing > MOST_AIR_FILLED * hours.length) {
+    remarks.push(`Air is missing in ${missing} hours: the light is taken from this file, the air from the climate.`);
+    return [...light];
+  }
+  if (missing > 0)
+    remarks.push(`${missing} hours without temperature or humidity were filled from the hours around them.`);
+  const celsius = bridged(hours.map((hour) => hour.celsius));
+  const rh = bridged(hours.map((hour) => hour.rh));
+  return light.map((one, i) => ({ ...one, celsius: tenth(celsius[i]!), rh: Math.round(rh[i]!) }));
+}
+
+const tenth = (value: number) => Math.round(value * 10) / 10;
+
+/** Gaps filled along a straight line between the values around them, round the turn of the year. */
+function bridged(values: readonly number[]): number[] {
+  const count = values.length;
+  const known = (from: number, step: number) => {
+    let away = 1;
+    while (Number.isNaN(values[(from + away * step + count) % count]!)) away++;
+    return { away, value: values[(from + away * step + count) % count]! };
+  };
+  return values.map((value, i) => {
+    if (!Number.isNaN(value)) return value;
+    const [before, after] = [known(i, -1), known(i, 1)];
+    return before.value + ((after.value - before.value) * before.away) / (before.away + after.away);
+  });
+}
+
+function nearest(hours: readonly Hour[], from: number, step: number): Light {
   for (let tried = 1; tried <= 365; tried++) {
     const hour = hours[(((from + step * tried) % hours.length) + hours.length) % hours.length]!;
     if (!Number.isNaN(hour.global)) return hour;

@@ -1,5 +1,19 @@
+import fc from 'fast-check';
 import reference from '../../reference/psychro.json';
-import { airYear, dewPoint, pressureAt, saturationPressure, vapourPressureDeficit } from './index';
+import {
+  absoluteHumidity,
+  airYear,
+  dewPoint,
+  enthalpy,
+  humidityRatio,
+  pressureAt,
+  relativeHumidity,
+  saturationPressure,
+  saturationRatio,
+  specificVolume,
+  vapourPressureDeficit,
+  wetBulb,
+} from './index';
 
 describe('moist air against the reference cases', () => {
   it.each(reference.cases)('$id', (c) => {
@@ -10,6 +24,36 @@ describe('moist air against the reference cases', () => {
     for (const [offset, wanted] of Object.entries(c.leaf_vpd_kPa)) {
       expect(Math.abs(vapourPressureDeficit(c.dry_bulb_C, c.rh_pct, Number(offset)) - wanted)).toBeLessThan(slack);
     }
+  });
+
+  it.each(reference.cases)('$id within a thousandth', (c) => {
+    const { dry_bulb_C: celsius, rh_pct: rh, pressure_Pa: pressure } = c;
+    const ratio = humidityRatio(celsius, rh, pressure);
+    const near = (value: number, wanted: number) => expect(Math.abs(value / wanted - 1)).toBeLessThan(0.001);
+    near(saturationPressure(celsius), c.svp_kPa);
+    near(ratio * 1000, c.humidity_ratio_g_per_kg);
+    near(absoluteHumidity(celsius, rh), c.abs_humidity_g_m3);
+    near(specificVolume(celsius, ratio, pressure), c.specific_volume_m3_per_kg_dry);
+    expect(Math.abs(enthalpy(celsius, ratio) - c.enthalpy_kJ_per_kg_dry)).toBeLessThan(0.02);
+    expect(Math.abs(wetBulb(celsius, rh, pressure) - c.wet_bulb_C)).toBeLessThan(0.02);
+  });
+
+  it('says the same by its water and by its relative humidity', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -20, max: 50, noNaN: true }),
+        fc.double({ min: 1, max: 100, noNaN: true }),
+        fc.double({ min: 60_000, max: 105_000, noNaN: true }),
+        (celsius, rh, pressure) => {
+          const ratio = humidityRatio(celsius, rh, pressure);
+          expect(relativeHumidity(celsius, ratio, pressure)).toBeCloseTo(rh, 9);
+          expect(ratio).toBeLessThanOrEqual(saturationRatio(celsius, pressure) * (1 + 1e-12));
+          const wet = wetBulb(celsius, rh, pressure);
+          expect(wet).toBeGreaterThanOrEqual(dewPoint(celsius, rh) - 0.01);
+          expect(wet).toBeLessThanOrEqual(celsius);
+        },
+      ),
+    );
   });
 
   it('thins with height', () => {

@@ -1,2 +1,14 @@
 export * from './moist';
+export * from './measured-months';
 export * from './month';
+export * from './steady';
+export * from './by-hour';
+export * from './zones';
+export * from './outdoor-day';
+export * from './transpiration';
+export * from './day-night';
+export * from './humidifier-size';
+export * from './schedules';
+export * from './outdoor-year';
+export * from './enclosed-air';
+export { INNER_FILM } from './zone-rates';

@@ -123,3 +123,12 @@ export function roomIdOfSpot(facts: HomeFacts, spotId: string): string | null {
   const standId = facts.tiers.find((tier) => tier.id === tierId)?.standId;
   return facts.stands.find((stand) => stand.id === standId)?.roomId ?? null;
 }
+
+/** The tiers of all stands in some rooms, by key. */
+export function tiersIn(
+  { stands, tiers }: Pick<HomeFacts, 'stands' | 'tiers'>,
+  roomIds: readonly string[],
+): Set<string> {
+  const own = new Set(stands.filter(({ roomId }) => roomIds.includes(roomId)).map(({ id }) => id));
+  return new Set(tiers.filter(({ standId }) => own.has(standId)).map(({ id }) => id));
+}

@@ -1,8 +1,10 @@
 /** Everything a grower has said of one home: the facts from which every answer is computed. Metres and degrees. */
 import type { AirStatement } from './air';
+import type { AirThing } from './air-thing';
 import type { Block } from './block';
 import type { Circuit } from './circuit';
 import type { Correction } from './correction';
+import type { Doorway } from './doorway';
 import type { Home } from './home';
 import type { Lamp } from './lamp';
 import type { Obstruction } from './obstruction';
@@ -12,6 +14,7 @@ import type { Photometry } from './photometry';
 import type { Plant } from './plant';
 import type { Reading } from './reading';
 import type { Room } from './room';
+import type { RoomClimate } from './room-climate';
 import type { Spot } from './spot';
 import type { Stand } from './stand';
 import type { Tier } from './tier';
@@ -37,6 +40,9 @@ export interface FactOf {
   weathers: WeatherFile;
   readings: Reading;
   outcomes: Outcome;
+  climates: RoomClimate;
+  airThings: AirThing;
+  doorways: Doorway;
 }
 
 /** The lists of a home's facts by name, without the home itself. */

@@ -69,6 +69,14 @@ export const KINDS: { readonly [L in FactList]: Kind<L> } = {
     links: [pointsAt('plantId', 'plants', 'stays'), pointsAt('spotId', 'spots', 'stays')],
     limit: 5000,
   },
+  climates: { noun: 'heating and airing', owner: partOf('roomId', 'rooms'), links: [], limit: 40 },
+  airThings: { noun: 'thing that changes the air', owner: partOf('roomId', 'rooms'), links: [], limit: 400 },
+  doorways: {
+    noun: 'doorway',
+    owner: partOf('roomId', 'rooms'),
+    links: [pointsAt('toRoomId', 'rooms', 'goes-too')],
+    limit: 100,
+  },
 };
 
 export const FACT_LISTS = Object.keys(KINDS) as FactList[];

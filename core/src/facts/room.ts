@@ -14,14 +14,17 @@ export interface Room {
   readonly widthM: number;
   readonly depthM: number;
   readonly heightM: number;
-  /** Azimuth in which wall A looks outward, clockwise from true north. */
+  /** Azimuth in which wall A faces outward, clockwise from true north. */
   readonly wallABearing: number;
   /** Share of light that each surface throws back, 0..0.95. */
   readonly floorReflectance: number;
   readonly wallReflectance: number;
   readonly ceilingReflectance: number;
   readonly airMovement: AirMovement;
-  /** For a cabinet, tent or dome: the room it stands in, where its corner is, and what share of light its shell lets in. */
+  /**
+   * For a cabinet, tent or dome: the room it stands in, where its corner is, and what share of light its shell lets
+   * in.
+   */
   readonly insideRoomId: string | null;
   readonly insideXM: number;
   readonly insideYM: number;

@@ -23,6 +23,9 @@ export interface WeatherHour {
   /** Direct normal and diffuse horizontal. */
   readonly dni: number;
   readonly dhi: number;
+  /** Air at the end of the hour, C and per cent, where the file tells it. */
+  readonly celsius?: number;
+  readonly rh?: number;
 }
 
 /** Hours of a year of 365 days; a file of a leap year leaves out 29 February. */

@@ -1,5 +1,5 @@
 /** What a spot gives in one month. */
-import type { AirMonth } from '../air';
+import type { SpotAirMonth } from '../air';
 import type { AirMovement } from '../facts';
 
 /** DLI by where it comes from, mol m-2 d-1. */
@@ -34,12 +34,16 @@ export interface Condition {
   readonly sunHoursLikely: number;
   readonly dayH: number;
   readonly longestNightH: number;
-  readonly air: AirMonth;
+  /** Of the spot: its room's, and what parts it from that. */
+  readonly air: SpotAirMonth;
   /** The coldest night and the hottest afternoon to be expected at the leaf in such a month, C. */
   readonly coldNightC: number;
   readonly hotDayC: number;
   readonly airMovement: AirMovement;
+  /** Of the air by day, kPa, and of the leaf, which the light makes so much warmer, K. */
   readonly vpdDay: number;
+  readonly leafK: number;
+  readonly vpdLeaf: number;
   /** Mean PPFD by hour of the day, all sources. */
   readonly byHour: readonly number[];
 }

@@ -5,7 +5,7 @@ import { yearTargets } from '../plant';
 import type { Taxon } from '../taxon';
 import type { Condition } from './condition';
 import { conditionWith } from './conditions.fixture';
-import { burnDose, fitMonth, growthIn, leftByHarm, type Aspect, type Factor } from './index';
+import { burnDose, fitMonth, growthIn, leftByHarm, limitingFit, type Aspect, type Factor } from './index';
 import { along } from './piecewise';
 import { trapezoid } from './trapezoid';
 
@@ -128,6 +128,15 @@ describe('the fit of a month', () => {
     ];
     for (const [given, aspect] of aspects)
       expect(fit(given).factors.map((reading) => reading.aspect)).toContain(aspect);
+  });
+});
+
+describe('what limits a month', () => {
+  it('is the factor that is named, with its reading; nothing where none is', () => {
+    const dark = fit({ dli: 0.01 });
+    expect(limitingFit(dark)).toMatchObject({ factor: 'light', direction: 'too-little' });
+    expect(limitingFit(dark)).toBe(dark.factors.find(({ factor: name }) => name === dark.limiting));
+    expect(limitingFit({ factors: dark.factors, limiting: null })).toBeNull();
   });
 });
 

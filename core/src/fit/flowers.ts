@@ -1,4 +1,6 @@
-/** Whether a plant flowers on a spot, what it lacks for that, and what would do it: a green plant without buds is well. */
+/**
+ * Whether a plant flowers on a spot, what it lacks for that, and what would do it: a green plant without buds is well.
+ */
 import type { BudSetter } from '../taxon';
 import type { Target } from '../plant';
 import type { Condition } from './condition';
@@ -11,7 +13,10 @@ export type FlowerLack = 'growth' | 'light' | Exclude<BudSetter, 'age' | 'bright
 
 export interface LackForFlowers {
   readonly lack: FlowerLack;
-  /** What it gets and wants: hours of night, degrees of night, share of full light (0..1); null where there is no figure. */
+  /**
+   * What it gets and wants: hours of night, degrees of night, share of full light (0..1); null where there is no
+   * figure.
+   */
   readonly gets: number | null;
   readonly wants: number | null;
   /** Weeks for which it wants it, where that is known. */

@@ -37,7 +37,9 @@ export const harmScore = (harm: HarmDone, target: Target, c: Condition): number 
 export const leftByHarm = (target: Target, c: Condition): number =>
   Math.min(burnScore(target, c), coldScore(target, c), heatScore(target, c), rotScore(target, c), dryScore(target, c));
 
-/** How much of full growth all factors together leave in a month, 0..1; each takes its share of what the others leave. */
+/**
+ * How much of full growth all factors together leave in a month, 0..1; each takes its share of what the others leave.
+ */
 export const growthIn = (target: Target, c: Condition): number =>
   target.isDormant
     ? 1
@@ -65,3 +67,7 @@ export function fitMonth(target: Target, condition: Condition): MonthFit {
     limiting: least.severity === 'fine' ? null : least.factor,
   };
 }
+
+/** The factor that limits growth in a month, as it fits; null where none costs anything worth a word. */
+export const limitingFit = ({ factors, limiting }: Pick<MonthFit, 'factors' | 'limiting'>): FactorFit | null =>
+  factors.find(({ factor }) => factor === limiting) ?? null;

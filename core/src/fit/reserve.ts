@@ -54,8 +54,8 @@ export function lightOutlook(
 export const FULL = 1;
 
 /**
- * Share of its reserve that is left after so many months on a spot, full at their start; null where by this account it would
- * have been used up: then it is disproved by the plant that stands there.
+ * Share of its reserve that is left after so many months on a spot, full at their start; null where by this account it
+ * would have been used up: then it is disproved by the plant that stands there.
  * @param fromMonth 1..12, the month in which it came to stand there; @param months 0..60
  */
 export function reserveAfter(

@@ -17,7 +17,9 @@ export interface Verdict {
   /** 0..1, the same scale for all taxa. */
   readonly score: number;
   readonly life: LifeClass;
-  /** Weeks from the month that is on until its reserve is used up; null where it lives on. And if all months are poor. */
+  /**
+   * Weeks from the month that is on until its reserve is used up; null where it lives on. And if all months are poor.
+   */
   readonly weeks: number | null;
   readonly weeksInPoorYears: number | null;
   /** How much it grows over a year, of what it could, 0..1. */

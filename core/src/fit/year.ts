@@ -76,7 +76,10 @@ function starving(month: MonthFit, verdict: Verdict): MonthFit {
 const weight = ({ severity, worst, months }: Trouble): number =>
   (severity === 'danger' ? 12 : 0) + (1 - worst.score) * months.length;
 
-/** Weeks that each kind of harm takes to be seen, where it is as bad as it can be and where it just endangers. Judgement. */
+/**
+ * Weeks that each kind of harm takes to be seen, where it is as bad as it can be and where it just endangers.
+ * Judgement.
+ */
 const DAMAGE_WEEKS: Readonly<Partial<Record<Aspect, readonly [worst: number, mild: number]>>> = {
   peak: [0.5, 3],
   'cold-night': [0.2, 2],

@@ -1,5 +1,5 @@
 /** What a spot gives in a month, put together from its daylight, its lamps and its room's air. */
-import { vapourPressureDeficit } from '../air/moist';
+import { vapourPressureDeficit, type SpotAirMonth } from '../air';
 import type { Condition } from '../fit';
 import { circuitHours } from '../lamp';
 import {
@@ -14,7 +14,7 @@ import { monthPercentiles, seededYears, type SeededYears } from '../sky';
 import { halfDayMinutes, sunEquatorial } from '../sun';
 import { HOUR_MS, LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, startOfCivilDay } from '../units';
 import type { Circuit, HomeFacts, Room } from '../facts';
-import { extremesAt, type NearGlass } from './near-glass';
+import { leafOffset } from './leaf-warmth';
 
 /** A lamp that a leaf notices. */
 export interface LitLamp {
@@ -108,10 +108,8 @@ export interface ConditionInputs {
   /** At the middle of the leaves, and at their top. */
   readonly daylight: DaylightYear;
   readonly topDaylight: Pick<DaylightYear, 'clearDay'>;
-  /** What the glass near the leaf does to its air. */
-  readonly glass: NearGlass;
   readonly lit: readonly LitLamp[];
-  readonly air: Condition['air'];
+  readonly air: SpotAirMonth;
   readonly month0: number;
   readonly year: number;
 }
@@ -135,7 +133,6 @@ export function conditionOf({
   daylight,
   topDaylight,
   lit,
-  glass,
   air,
   month0,
   year,
@@ -178,9 +175,11 @@ export function conditionOf({
     dayH: photoperiod.dayH,
     longestNightH: photoperiod.longestNightH,
     air,
-    ...extremesAt(air, glass, month0, daylight.sunHoursPossible[month0]!),
-    airMovement: room.airMovement,
+    coldNightC: air.coldNightC,
+    hotDayC: air.hotDayC,
+    airMovement: air.movement,
     vpdDay: vapourPressureDeficit(air.dayC, air.dayRh),
+    ...leafOffset({ daylight: daylight.byHour, lit, month0, air }),
     byHour: hours.mean,
   };
 }

@@ -1,6 +1,5 @@
 /** The engine of a home: what each spot gives in each month and what each plant wants, remembered between questions. */
-import { airYear } from '../air';
-import { KINDS, type HomeFacts, type Plant, type Room } from '../facts';
+import { KINDS, type HomeFacts, type Plant } from '../facts';
 import type { Condition } from '../fit';
 import { PASSING_STAGES, type Target } from '../plant';
 import type { DaylightYear } from '../light';
@@ -11,8 +10,12 @@ import { outcomesOf, plantTargets } from './known';
 import { LitHome, type HomeSky } from './lit-home';
 import { Memory, Names } from './memory';
 import { calibrationAt, comparedReadings, type ComparedReading, type SpotCalibration } from './readings';
+import { airSetting, homeAir, type MonthAirSetting } from './air-year';
+import type { HomeAir, RoomAirMonth } from './room-air-month';
+import { correctedYear, statedYear } from './stated-air';
 import { nearGlass } from './near-glass';
-import { leafPlaceOf, sceneOf, topPlaceOf } from './scene';
+import { spotAirYear } from './spot-air';
+import { leafPlaceOf, sceneOf, topPlaceOf, type Scene } from './scene';
 
 export interface SpotAnswer {
   readonly spotId: string;
@@ -55,6 +58,7 @@ interface SpotInputs {
   readonly placed: ReadonlyMap<string, PlacedSpot>;
   readonly readings: readonly ComparedReading[];
   readonly airKeys: ReadonlyMap<string, string>;
+  readonly roomAir: HomeAir;
 }
 
 /**
@@ -67,6 +71,8 @@ export class HomeEngine {
   private readonly spots = new Memory<SpotAnswer>(SPOTS_REMEMBERED);
   private readonly targets = new Memory<Target[]>(TARGETS_REMEMBERED);
   private readonly readings = new Memory<readonly ComparedReading[]>(4);
+  private readonly airs = new Memory<HomeAir>(80);
+  private readonly airYears = new Memory<readonly RoomAirMonth[]>(160);
   private readonly names = new Names();
 
   constructor(knowledge: Knowledge, attachments: Attachments = new AttachmentShelf()) {
@@ -83,9 +89,17 @@ export class HomeEngine {
     return finish(this.spotAnswers(facts, year, [spotId])).spots[0]?.conditions ?? [];
   }
 
-  /** Twelve months of some spots, by spot; those that are not there are left out. */
-  conditionsAt(facts: HomeFacts, spotIds: readonly string[], year: number): ReadonlyMap<string, readonly Condition[]> {
-    const { spots } = finish(this.spotAnswers(facts, year, spotIds));
+  /**
+   * Twelve months of some spots, by spot; those that are not there are left out.
+   * @param airOf the home whose rooms' air is taken: one lamp or pot moved hardly changes it, and it takes long
+   */
+  conditionsAt(
+    facts: HomeFacts,
+    spotIds: readonly string[],
+    year: number,
+    airOf = facts,
+  ): ReadonlyMap<string, readonly Condition[]> {
+    const { spots } = finish(this.spotAnswers(facts, year, spotIds, airOf));
     return new Map(spots.map(({ spotId, conditions }) => [spotId, conditions]));
   }
 
@@ -94,12 +108,15 @@ export class HomeEngine {
     return finish(this.spotAnswers(facts, year, [spotId])).spots[0]?.calibration ?? null;
   }
 
-  /** Readings against the model, and what they correct at each spot, or at some. The same facts have the very same answer. */
-  *spotAnswers(facts: HomeFacts, year: number, only?: readonly string[]): Steps<SpotAnswers> {
+  /**
+   * Readings against the model, and what they correct at each spot, or at some. The same facts have the very same
+   * answer.
+   */
+  *spotAnswers(facts: HomeFacts, year: number, only?: readonly string[], airOf = facts): Steps<SpotAnswers> {
     const known = this.answered.get(facts);
     if (known?.year === year) return only === undefined ? known.answers : ofSpots(known.answers, only);
     this.makeRoom(facts);
-    const inputs = this.inputsOf(facts, year);
+    const inputs = this.inputsOf(facts, year, airOf);
     const asked = only === undefined ? [...inputs.placed.values()] : only.flatMap((id) => inputs.placed.get(id) ?? []);
     const spots: SpotAnswer[] = [];
     for (const [i, spot] of asked.entries()) {
@@ -152,15 +169,51 @@ export class HomeEngine {
     this.lit.makeRoom(facts);
   }
 
-  private inputsOf(facts: HomeFacts, year: number): SpotInputs {
+  private inputsOf(facts: HomeFacts, year: number, airOf: HomeFacts): SpotInputs {
     const scene = sceneOf(facts, this.sources);
     const sky = this.lit.sky(facts, year);
     const placed = new Map(placedSpots(facts).map((spot) => [spot.spot.id, spot]));
     const { latitude, longitude, timeZone } = facts.home;
     const circuits = facts.circuits.map(({ name: _name, ...circuit }) => circuit);
     const homeKey = JSON.stringify([latitude, longitude, timeZone, circuits]);
-    const airKeys = new Map(facts.rooms.map((room) => [room.id, this.names.of(airKeyOf(homeKey, facts, room))]));
-    return { facts, year, scene, sky, placed, airKeys, readings: this.comparedReadings(facts, scene, sky) };
+    const roomAir = airOf === facts ? this.airOf(facts, scene, sky) : this.roomAirOf(airOf, year);
+    const airKeys = new Map(
+      facts.rooms.map((room) => {
+        const own = this.names.ofParts(roomAir.get(room.id)!);
+        const beside = facts.airThings.filter(({ roomId }) => roomId === room.id);
+        return [room.id, `${own}|${this.names.of(JSON.stringify([homeKey, beside, eveningLightsOf(facts, room)]))}`];
+      }),
+    );
+    const readings = this.comparedReadings(facts, scene, sky);
+    return { facts, year, scene, sky, placed, airKeys, roomAir, readings };
+  }
+
+  /** The air of a home's rooms in a year, as corrected by what was stated. The same facts have the very same answer. */
+  roomAirOf(facts: HomeFacts, year: number): HomeAir {
+    return this.airOf(facts, sceneOf(facts, this.sources), this.lit.sky(facts, year));
+  }
+
+  /** What a month's air is worked out from, for trying something else in it; null where nothing tells the outdoors. */
+  airSettingOf(facts: HomeFacts, year: number, month0: number): MonthAirSetting | null {
+    const scene = sceneOf(facts, this.sources);
+    const sky = this.lit.sky(facts, year);
+    const remember = (_key: string, make: () => HomeAir) => make();
+    const inputs = { facts, sources: this.sources, scene, sky, lit: this.lit, remember };
+    return airSetting(inputs, this.airOf(facts, scene, sky), month0);
+  }
+
+  private airOf(facts: HomeFacts, scene: Scene, sky: HomeSky): HomeAir {
+    const remember = (key: string, make: () => HomeAir) => this.airs.recall(this.names.of(key), make);
+    const computed = homeAir({ facts, sources: this.sources, scene, sky, lit: this.lit, remember });
+    return new Map(
+      facts.rooms.map(({ id }) => {
+        const own = facts.air.filter(({ roomId }) => roomId === id);
+        const months = computed?.get(id);
+        if (!months) return [id, statedYear(own)];
+        const key = `${this.names.ofParts(months)}|${JSON.stringify(own)}`;
+        return [id, this.airYears.recall(key, () => correctedYear(months, own))];
+      }),
+    );
   }
 
   /** Readings are held against the model once for each state of what the model is made from. */
@@ -180,7 +233,10 @@ export class HomeEngine {
     );
   }
 
-  private spotAnswer({ facts, year, scene, sky, placed, readings, airKeys }: SpotInputs, spot: PlacedSpot): SpotAnswer {
+  private spotAnswer(
+    { facts, year, scene, sky, placed, readings, airKeys, roomAir }: SpotInputs,
+    spot: PlacedSpot,
+  ): SpotAnswer {
     const place = leafPlaceOf(scene, spot);
     const { key, year: bare } = this.lit.daylight(scene, place, sky);
     const topPlace = topPlaceOf(place, spot);
@@ -201,10 +257,11 @@ export class HomeEngine {
         ppfd: lamp.ppfd * factor,
         topPpfd: lamp.topPpfd * factor,
       }));
-      const air = airYear(airOf(facts, spot.room.id));
       const glass = nearGlass(facts, spot, this.sources);
+      const { sunHoursLikely, sunHoursPossible } = daylight;
+      const air = spotAirYear({ facts, spot, glass, sunHoursLikely, sunHoursPossible }, roomAir.get(spot.room.id)!);
       const conditions = air.map((month, month0) =>
-        conditionOf({ facts, room: spot.room, daylight, topDaylight, glass, lit, air: month, month0, year }),
+        conditionOf({ facts, room: spot.room, daylight, topDaylight, lit, air: month, month0, year }),
       );
       return { spotId: spot.spot.id, conditions, daylightFactor: daylight.daylightFactor, calibration };
     });
@@ -215,9 +272,3 @@ const ofSpots = ({ spots, readings }: SpotAnswers, only: readonly string[]): Spo
   spots: spots.filter(({ spotId }) => only.includes(spotId)),
   readings,
 });
-
-const airOf = (facts: HomeFacts, roomId: string) => facts.air.filter((statement) => statement.roomId === roomId);
-
-function airKeyOf(homeKey: string, facts: HomeFacts, room: Room): string {
-  return JSON.stringify([homeKey, room.airMovement, eveningLightsOf(facts, room), airOf(facts, room.id)]);
-}

@@ -1,4 +1,6 @@
-/** What is known of a plant or a taxon of this home: the catalogue's figures with the grower's own knowledge over them. */
+/**
+ * What is known of a plant or a taxon of this home: the catalogue's figures with the grower's own knowledge over them.
+ */
 import { inOrder, mixOf, withTraits, yearTargets, type Target } from '../plant';
 import { FIGURES, inferredFrom, withFigure, wrongOrder, type Taxon } from '../taxon';
 import type { Correction, Home, HomeFacts, Outcome, OwnTaxon, Plant } from '../facts';

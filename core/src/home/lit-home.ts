@@ -1,5 +1,6 @@
 /** The light of a home's rooms, remembered by what it depends on: skies, lit rooms, and each spot's year. */
 import {
+  UNCURTAINED_YEAR,
   daylightYear,
   lampOnSurfaces,
   litRoom,
@@ -10,6 +11,7 @@ import {
   reflectedLamp,
   spotWindows,
   weightsOf,
+  windowHeat,
   windowYear,
   withInnerSides,
   type DaylightYear,
@@ -22,7 +24,7 @@ import {
 import { lampPpfd } from '../lamp';
 import { seasonalMonth } from '../taxon';
 import { UP, movedOccluder, plus, vec, type Occluder, type Vec } from '../room';
-import { climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
+import { HOUR_BINS, climateWeather, fileWeather, skyYear, type SkyYear, type Weather } from '../sky';
 import {
   NO_SIDES,
   aroundSides,
@@ -102,6 +104,7 @@ export class LitHome {
   private readonly lamps = new Memory<readonly LampOnPlace[]>(2000);
   private readonly sides = new Memory<readonly InnerPart[]>(12);
   private readonly weights = new Memory<readonly number[]>(400);
+  private readonly heats = new Memory<Float64Array>(80);
   private readonly names = new Names();
 
   constructor(private readonly knowledge: Sources) {}
@@ -255,6 +258,20 @@ export class LitHome {
     return this.lampSurfaces.recall(`${lightKey}|${this.names.of(JSON.stringify(under))}`, () =>
       pastCrowns(unshaded, lit.enclosure, placed, under),
     );
+  }
+
+  /** Heat of daylight through a room's windows as their curtains are drawn, W on a mean day by hour bin. */
+  heatOf(scene: RoomScene, sky: HomeSky): Float64Array {
+    const { bareKey, lit } = this.room(scene);
+    return this.heats.recall(`${bareKey}|${sky.key}|${this.names.of(scene.curtainsKey)}`, () => {
+      const watts = new Float64Array(HOUR_BINS);
+      lit.panes.forEach((seen, i) => {
+        const outside = this.panes.recall(`${bareKey}|${sky.key}|${i}|in-room`, () => paneYear(seen, sky.sky));
+        const open = scene.transmittances.get(seen.pane.windowId) ?? UNCURTAINED_YEAR;
+        windowHeat(seen.pane, outside, sky.sky, open).forEach((heat, bin) => (watts[bin]! += heat));
+      });
+      return watts;
+    });
   }
 
   private outside(scene: Scene, { room, leaf, neighbours }: LeafPlace): LeafPlace | null {

@@ -2,7 +2,7 @@
 import { instantLight, transmittanceAt, type SpotWindow, type SunPatch, type Transmittance } from '../light';
 import { UP } from '../room';
 import { momentAt, type Moment, type SkyKind } from '../sky';
-import { PPFD_PER_WATT, type CivilDate } from '../units';
+import { PPFD_PER_WATT, monthShares, type CivilDate } from '../units';
 import { eveningLightsOf } from './conditions';
 import type { HomeFacts, Reading } from '../facts';
 import type { Knowledge } from './knowledge';
@@ -24,7 +24,7 @@ export interface MomentLight {
 export const daylightOf = ({ sun, sky, ground, obstruction, reflected }: MomentLight): number =>
   sun + sky + ground + obstruction + reflected;
 
-/** The outdoors at an instant of a home's civil day. */
+/** The outdoors at an instant of a home's civil day; a typical sky goes from month to month without a step. */
 export function momentOf(
   facts: HomeFacts,
   { weather, turbidity }: HomeSky,
@@ -32,7 +32,9 @@ export function momentOf(
   sky: SkyKind,
   date: CivilDate,
 ): Moment {
-  return momentAt({ atMs, place: facts.home, timeZone: facts.home.timeZone, date, sky, turbidity, weather });
+  const { home } = facts;
+  const months = monthShares(date);
+  return momentAt({ atMs, place: home, timeZone: home.timeZone, date, sky, turbidity, weather, months });
 }
 
 export interface SpotMoment {

@@ -17,6 +17,7 @@ import {
   type Window,
 } from '../facts';
 import { reachInto, sideLength } from '../room';
+import { airThingProblems, climateProblems, doorwayProblems } from './air-problems';
 import { knowledgeProblems } from './knowledge-problems';
 
 const metres = (value: number) => `${Number(value.toFixed(2))} m`;
@@ -60,6 +61,9 @@ export function problemsOf(facts: HomeFacts, changed?: readonly FactKey[]): Prob
     ),
     ...looked('lamps', lampProblems),
     ...looked('air', airProblems),
+    ...looked('climates', (climate) => climateProblems(climate, facts)),
+    ...looked('airThings', (thing) => airThingProblems(thing, facts)),
+    ...looked('doorways', (doorway) => doorwayProblems(doorway, facts)),
     ...knowledgeProblems(facts, only),
   ];
 }

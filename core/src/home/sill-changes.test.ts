@@ -1,9 +1,12 @@
-/** A sill set into its window's opening: the home stays whole, its spots see the glass, and a shut curtain hangs behind them. */
+/**
+ * A sill set into its window's opening: the home stays whole, its spots see the glass, and a shut curtain hangs behind
+ * them.
+ */
 import { applied, type HomeFacts } from '../facts';
 import { ALL_MONTHS } from '../units';
 import { HomeEngine, finish } from './engine';
 import { problemsOf } from './problems';
-import { intoOpening, openingsFor } from './sill-changes';
+import { intoOpening, openingsFor, sillUnder, windowsWithoutSill } from './sill-changes';
 import { smallHome, smallKnowledge } from './small-home.fixture';
 
 const YEAR = 2026;
@@ -52,4 +55,29 @@ describe('a sill in its opening', () => {
     expect(june(dark, 'top')).toBeLessThan(0.01);
     expect(june(shut(deep, 'blackout'))).toBeLessThan(0.01);
   });
+});
+
+describe('a sill put under a window', () => {
+  let made = 0;
+  const newId = () => `made-${(made += 1)}`;
+  const sides = ['a', 'b', 'c', 'd'] as const;
+
+  it.each(sides.flatMap((side) => [0.05, 0.3].map((revealM) => [side, revealM] as const)))(
+    'in wall %s with an opening %d m deep contradicts nothing, and pots fill its length',
+    (side, revealM) => {
+      const walled = { ...deep, windows: deep.windows.map((one) => ({ ...one, side, revealM })) };
+      const home = applied(walled, sillUnder(walled, walled.windows[0]!, newId))!;
+      expect(problemsOf(home)).toEqual(problemsOf(walled));
+      const [room] = walled.rooms;
+      const bare = { ...walled, stands: [] };
+      expect(windowsWithoutSill(bare, room!)).toEqual(walled.windows);
+      expect(windowsWithoutSill(home, room!)).toEqual([]);
+      const added = home.stands.find(({ id }) => !walled.stands.some((stand) => stand.id === id))!;
+      const tier = home.tiers.find(({ standId }) => standId === added.id)!;
+      expect(tier.heightM).toBe(walled.windows[0]!.sillM);
+      const spots = home.spots.filter(({ tierId }) => tierId === tier.id);
+      expect(spots).toHaveLength(Math.max(1, Math.floor(walled.windows[0]!.widthM / 0.28)));
+      expect(spots.reduce((sum, { sizeM }) => sum + sizeM, 0)).toBeCloseTo(walled.windows[0]!.widthM, 1);
+    },
+  );
 });

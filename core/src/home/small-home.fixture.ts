@@ -236,6 +236,9 @@ export const smallHome: HomeFacts = {
   weathers: [],
   readings: [],
   outcomes: [],
+  climates: [],
+  airThings: [],
+  doorways: [],
   air: [{ id: 'a', roomId: 'r', month: 1, dayC: 21, nightC: 18, dayRh: 55, nightRh: 60 }],
 };
 

@@ -1,5 +1,5 @@
 /** A lamp where it hangs: the light it gives to a leaf or a wall of its room. */
-import type { HomeFacts, Intensities, Lamp, Photometry, Side } from '../facts';
+import type { HomeFacts, Intensities, Lamp, Photometry } from '../facts';
 import {
   DOWN,
   UP,
@@ -8,6 +8,7 @@ import {
   length,
   mayStandBetween,
   minus,
+  outwardOf,
   plus,
   pointOn,
   spanOf,
@@ -57,8 +58,6 @@ export type MeasuredSpread = Pick<Photometry, 'lengthM' | 'breadthM' | 'fileKey'
 /** Gives the intensities of a stored file; throws when it is not at hand. */
 export type IntensitiesOf = (fileKey: string) => Intensities;
 
-const TOWARD: Readonly<Record<Side, Vec>> = { a: vec(0, -1, 0), b: vec(1, 0, 0), c: vec(0, 1, 0), d: vec(-1, 0, 0) };
-
 /** Every lamp of a home where it hangs; lamps whose tier or stand is missing are left out. */
 export function placedLamps(
   facts: Pick<HomeFacts, 'stands' | 'tiers' | 'lamps' | 'photometries'>,
@@ -100,7 +99,7 @@ export function movedLamp(placed: PlacedLamp, by: Vec, share: number): PlacedLam
 /** The lamp's own directions, turned from straight down toward a side of the room. */
 function turned({ tiltDeg, tiltToward }: Lamp): Pick<PlacedLamp, 'aim' | 'along' | 'across'> {
   if (tiltDeg === 0) return { aim: DOWN, along: vec(1, 0, 0), across: vec(0, 1, 0) };
-  const way = TOWARD[tiltToward];
+  const way = outwardOf(tiltToward);
   const tilt = tiltDeg * RADIANS;
   const turn = (v: Vec): Vec => {
     // About the level axis at right angles to the way; what points that way rises, what points down goes that way.

@@ -45,10 +45,11 @@ const evenLight = (pane: Pane, point: Vec, normal: Vec, occluders: readonly Occl
   return { all: skySum(sky) + ground + obstruction, optics };
 };
 
-/** Looks out through the opening from a point, ray by ray, and says what share of the opening's configuration factor the outer pane keeps. */
+/** Looks out through the opening ray by ray: the share of its configuration factor that the outer pane keeps. */
 function throughReveal(pane: Pane, point: Vec, normal: Vec): number {
   const { corner, edgeU, edgeV, normal: out, sizeU, sizeV } = pane.opening;
-  const count = 160;
+  // Fine enough for a point close by whose edge of sight runs along a row of rays: with 160 that row was 4 % of all.
+  const count = 1000;
   let sum = 0;
   for (let i = 0; i < count; i++) {
     for (let j = 0; j < count; j++) {

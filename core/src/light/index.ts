@@ -14,5 +14,6 @@ export * from './reading';
 export * from './resolution';
 export * from './room';
 export * from './sun-patch';
+export * from './window-heat';
 export * from './window-year';
 export * from './year';

@@ -172,7 +172,9 @@ const SHIFT_M = 0.3;
 /** Less than this is not worth the trouble, m. */
 const LEAST_SHIFT_M = 0.08;
 
-/** The spot carried along its board toward the nearest window or away from it, as far as board and neighbours let it. */
+/**
+ * The spot carried along its board toward the nearest window or away from it, as far as board and neighbours let it.
+ */
 function shiftFor({ facts, spot }: Wanting, want: 'more-light' | 'less-light'): Remedy[] {
   const tier = facts.tiers.find(({ id }) => id === spot.tierId);
   const stand = tier && facts.stands.find(({ id }) => id === tier.standId);

@@ -1,4 +1,7 @@
-/** A plant's season: which months it grows, tapers, rests and wakes, and what it wants of light, warmth, water and feed in each. */
+/**
+ * A plant's season: which months it grows, tapers, rests and wakes, and what it wants of light, warmth, water and feed
+ * in each.
+ */
 import type { GrowthState, Plant, Stage } from '../facts';
 import { FEEDS, WATERS, seasonalMonth, type Feed, type RestNeed, type School, type Taxon, type Water } from '../taxon';
 
@@ -182,7 +185,7 @@ function applySeen(calendar: Map<number, { phase: SeasonPhase; rule: string }>, 
     return;
   }
   const start = seenIn ?? 1;
-  put(start, 'tapering', `${words}: it is led into rest`);
+  put(start, 'tapering', `${words}: it winds down toward rest`);
   const length = Math.max(rest.months.length, 2);
   for (let i = 1; i <= length; i++) put(after(start, i), 'resting', `${words}: it rests from then`);
   put(after(start, length + 1), 'waking', 'Rest is over: it is led out of it');

@@ -78,7 +78,7 @@ const STAGE_SHIFTS: Partial<Record<Stage, StageShift>> = {
     warmthFloor: 0,
     waterAtLeast: 0,
     waterUp: 0,
-    rule: 'Just arrived: six tenths of the light until it has settled, and no more sun than it bears fresh',
+    rule: 'Just arrived: six tenths of the light until it has settled, and no more sun than it tolerates fresh',
   },
 };
 

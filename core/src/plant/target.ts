@@ -1,4 +1,7 @@
-/** What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the grower's ways. */
+/**
+ * What one plant wants in each month: its taxon's needs, shifted by stage, season, what was seen of it and the
+ * grower's ways.
+ */
 import type { LightAim, Plant, Stage } from '../facts';
 import { halfDayMinutes, sunEquatorial } from '../sun';
 import { ALL_MONTHS } from '../units';
@@ -22,7 +25,9 @@ export interface Target {
   readonly month: number;
   readonly nature: Nature;
   readonly light: LightNeed;
-  /** Whether its leaves have got used to the sun they stand in; before, they burn at half of what they tolerate later. */
+  /**
+   * Whether its leaves have got used to the sun they stand in; before, they burn at half of what they tolerate later.
+   */
   readonly isUsedToSun: boolean;
   readonly day: DayNeed;
   /** The same as far as growth minds it; in its weeks of induction `day` is what sets buds. */
@@ -314,7 +319,7 @@ function induced(needs: Needs): Needs {
   const dayAtCritical = 24 - day.criticalNightH;
   if (day.kind === 'short') {
     const nights = `Setting buds: wants nights of at least ${day.criticalNightH} h, unbroken`;
-    const rule = `${nights}; a lamp or a room light in the night starts the weeks anew`;
+    const rule = `${nights}; a lamp or a room light in the night starts the weeks again`;
     return {
       ...needs,
       day: { ...day, minH: Math.min(day.minH, dayAtCritical - 2), maxH: dayAtCritical },

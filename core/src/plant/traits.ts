@@ -28,7 +28,9 @@ const COATED_PEAK = 1300;
 export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
   variegated: {
     word: 'Variegated',
-    rule: 'White or yellow parts: a plant of the shade needs a quarter more light, all bear less, and the white burns first',
+    rule:
+      'White or yellow parts: a plant of the shade needs a quarter more light, all tolerate less, and ' +
+      'the white burns first',
     times: {
       'light.survives': 1.3,
       'light.thrivesFrom': 1.25,
@@ -43,7 +45,7 @@ export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
   },
   'dark-leaved': {
     word: 'Dark red or nearly black leaves',
-    rule: 'Dark leaves: they warm up in the sun and take in more of it, so they bear a sixth less at noon',
+    rule: 'Dark leaves: they warm up in the sun and take in more of it, so they tolerate a sixth less at noon',
     times: { 'light.peakPpfd': 0.85, 'light.scorches': 0.9, 'light.sunHoursUsed': 0.8 },
     isKnownOf: ({ handling }) => handling.manners.includes('dark-leaved'),
     not: [],

@@ -88,7 +88,10 @@ const sheer = (window: Window): Window => ({
   curtains: [{ curtainId: 'sheer', months: ALL_MONTHS, fromMinute: 0, toMinute: 1440 }],
 });
 
-/** The home with one spot's leaves moved toward its nearest window's middle, level; null when that leads out of the room or there is none. */
+/**
+ * The home with one spot's leaves moved toward its nearest window's middle, level; null when that leads out of the
+ * room or there is none.
+ */
 function movedToward(facts: HomeFacts, placed: PlacedSpot, byM: number): HomeFacts | null {
   const { room, leaf, spot } = placed;
   const centres = facts.windows

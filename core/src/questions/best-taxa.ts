@@ -2,6 +2,7 @@
 import type { HomeFacts } from '../facts';
 import { fitYear, type YearFit } from '../fit';
 import { knownTaxon, waysOf, type HomeEngine } from '../home';
+import { heightFree } from '../match';
 import { yearTargets } from '../plant';
 
 export interface BestTaxaParams {
@@ -19,7 +20,7 @@ export interface TaxonFit {
   readonly fit: YearFit;
 }
 
-/** The taxa that suit a spot's whole year best, grown plants, best first. */
+/** The taxa that suit a spot's whole year best, grown plants that fit under what is above it, best first. */
 export function bestTaxa(
   engine: HomeEngine,
   facts: HomeFacts,
@@ -27,11 +28,13 @@ export function bestTaxa(
 ): TaxonFit[] {
   const conditions = engine.conditionsOf(facts, spotId, year);
   if (conditions.length === 0) return [];
+  const spot = facts.spots.find(({ id }) => id === spotId);
+  const freeCm = spot ? 100 * heightFree(facts, spot) : Infinity;
   const ways = waysOf(facts.home, null);
   return taxonIds
     .flatMap((taxonId) => {
       const taxon = knownTaxon(facts, taxonId, engine.sources)?.taxon;
-      if (!taxon) return [];
+      if (!taxon || taxon.care.matureHeightCm > freeCm) return [];
       const targets = yearTargets({ stage: 'adult', growthState: 'by-season' }, taxon, ways);
       return [{ taxonId, fit: fitYear(targets, conditions, month) }];
     })

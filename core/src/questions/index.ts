@@ -1,6 +1,14 @@
 /** Everything that can be asked of a home, by name: what each question takes and what it answers. */
 import type { HomeFacts } from '../facts';
-import { finish, type ComparedReading, type HomeEngine, type Steps } from '../home';
+import {
+  airRemedy,
+  finish,
+  type ComparedReading,
+  type HomeEngine,
+  type RemedyAnswer,
+  type RemedyParams,
+  type Steps,
+} from '../home';
 import type { PlantMends, RankedSpot } from '../match';
 import { beside, type Beside, type BesideParams } from './beside';
 import { bestTaxa, type BestTaxaParams, type TaxonFit } from './best-taxa';
@@ -8,7 +16,9 @@ import { compareReading, type CompareReadingParams } from './compare-reading';
 import { homeAnswers, type HomeAnswers, type When } from './home-answers';
 import { lightYear, type LightYear, type LightYearParams } from './light-year';
 import { losses, type Losses, type LossesParams } from './losses';
+import { plantsForSpot, type PlantForSpot, type PlantsForSpotParams } from './plants-for-spot';
 import { rank, type RankParams } from './rank';
+import { airMap, roomAir, type AirMap, type RoomAir, type RoomAirParams } from './room-air';
 import { roomDay, type RoomDay, type RoomDayParams } from './room-day';
 import { mends } from './mends';
 import { sunlightMap, type SunlightMap, type SunlightMapParams } from './sunlight-map';
@@ -24,7 +34,9 @@ export * from './light-year';
 export * from './lamp-plan';
 export * from './losses';
 export * from './packed';
-export * from './rank';
+export * from './plants-for-spot';
+export { rank, type RankParams } from './rank';
+export * from './room-air';
 export * from './room-day';
 export * from './sunlight-map';
 export * from './tier-field';
@@ -35,8 +47,12 @@ export interface Questions {
   mends: { params: When; answer: PlantMends[] };
   rank: { params: RankParams; answer: RankedSpot[] };
   bestTaxa: { params: BestTaxaParams; answer: TaxonFit[] };
+  plantsForSpot: { params: PlantsForSpotParams; answer: PlantForSpot[] };
   sunlightMap: { params: SunlightMapParams; answer: SunlightMap | null };
   roomDay: { params: RoomDayParams; answer: RoomDay | null };
+  roomAir: { params: RoomAirParams; answer: RoomAir | null };
+  airMap: { params: RoomAirParams; answer: AirMap | null };
+  airRemedy: { params: RemedyParams; answer: RemedyAnswer | null };
   lightYear: { params: LightYearParams; answer: LightYear | null };
   beside: { params: BesideParams; answer: Beside[] };
   losses: { params: LossesParams; answer: Losses | null };
@@ -64,8 +80,12 @@ const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
   mends,
   rank,
   bestTaxa,
+  plantsForSpot,
   sunlightMap,
   roomDay,
+  roomAir,
+  airMap,
+  airRemedy,
   lightYear,
   beside,
   losses,

@@ -2,7 +2,7 @@
 import { DAY_THRESHOLD_PPFD } from '../light';
 import { placedSpots } from '../room';
 import type { Condition } from '../fit';
-import { MOL_PER_UMOL_HOUR, daysInMonth, instantOfWallClock, type CivilDate } from '../units';
+import { MOL_PER_UMOL_HOUR, daysInMonth, instantOfWallClock, monthShares, type CivilDate } from '../units';
 import type { HomeFacts } from '../facts';
 import { daylightOf, leafPlaceOf, momentLight, momentOf, sceneOf, type HomeEngine, type Steps } from '../home';
 
@@ -39,29 +39,43 @@ export function* lightYear(
   const months = engine.conditionsOf(facts, spotId, year);
   const monthDays = Array.from({ length: 12 }, (_, i) => daysInMonth(year, i + 1));
   const days = monthDays.reduce((sum, count) => sum + count, 0);
-  const ppfd = new Float32Array(days * YEAR_ROWS);
-  const source = new Uint8Array(days * YEAR_ROWS);
+  const drawn: DrawnDay[] = [];
   const monthStarts: number[] = [];
-  let at = 0;
   for (const [month0, count] of monthDays.entries()) {
-    const first = at;
-    const cells: Shining[] = [];
-    monthStarts.push(at / YEAR_ROWS);
+    monthStarts.push(drawn.length);
     for (let day = 1; day <= count; day++) {
-      yield (first + (day - 1) * YEAR_ROWS) / ppfd.length;
+      yield drawn.length / days;
       const date = { year, month: month0 + 1, day };
-      for (let row = 0; row < YEAR_ROWS; row++) {
-        cells.push(shiningAt(date, (row + 0.5) * ROW_MINUTES, (row + momentWithin(day)) * ROW_MINUTES));
-      }
-    }
-    const scale = toMonthsMean(cells, count, daylightIn(months[month0]!));
-    for (const { sun, diffuse, lamps } of cells) {
-      ppfd[at] = (sun + diffuse) * scale + lamps;
-      source[at] = strongest(sun * scale, diffuse * scale, lamps);
-      at++;
+      const cells = Array.from({ length: YEAR_ROWS }, (_, row) =>
+        shiningAt(date, (row + 0.5) * ROW_MINUTES, (row + momentWithin(day)) * ROW_MINUTES),
+      );
+      const daylight = cells.reduce((sum, { sun, diffuse }) => sum + sun + diffuse, 0);
+      drawn.push({ date, cells, dli: daylight * (ROW_MINUTES / 60) * MOL_PER_UMOL_HOUR });
     }
   }
-  return { days, ppfd, source, monthStarts };
+  const wanted = months.map((condition, month0) => daylightIn(condition) * monthDays[month0]!);
+  return { days, ...written(drawn, scalesByDay(drawn, wanted)), monthStarts };
+}
+
+/** A day of the picture before it is scaled. */
+interface DrawnDay {
+  readonly date: CivilDate;
+  readonly cells: readonly Shining[];
+  /** Of daylight, mol m-2 d-1. */
+  readonly dli: number;
+}
+
+function written(drawn: readonly DrawnDay[], scales: readonly number[]): Pick<LightYear, 'ppfd' | 'source'> {
+  const ppfd = new Float32Array(drawn.length * YEAR_ROWS);
+  const source = new Uint8Array(drawn.length * YEAR_ROWS);
+  for (const [i, { cells }] of drawn.entries()) {
+    const scale = scales[i]!;
+    for (const [row, { sun, diffuse, lamps }] of cells.entries()) {
+      ppfd[i * YEAR_ROWS + row] = (sun + diffuse) * scale + lamps;
+      source[i * YEAR_ROWS + row] = strongest(sun * scale, diffuse * scale, lamps);
+    }
+  }
+  return { ppfd, source };
 }
 
 /** PPFD by source, umol m-2 s-1. */
@@ -71,7 +85,10 @@ interface Shining {
   readonly lamps: number;
 }
 
-/** The sun is taken at another moment within the half hour each day, so that a narrow patch is not always missed: Weyl's sequence. */
+/**
+ * The sun is taken at another moment within the half hour each day, so that a narrow patch is not always missed:
+ * Weyl's sequence.
+ */
 const momentWithin = (day: number) => (day * 0.6180339887) % 1;
 
 /** A month's mean daylight, mol m-2 d-1. */
@@ -81,12 +98,29 @@ const daylightIn = ({ shares: { sun, sky, ground, obstruction, reflected } }: Co
 /** No picture is scaled by more than this to what its month gives. */
 const MOST_SCALED = 1.5;
 
-/** What the drawn daylight of a month is scaled by so that its mean is the month's: single half hours stand for a patch that moves on. */
-function toMonthsMean(cells: readonly Shining[], days: number, wantedDli: number): number {
-  const drawn =
-    cells.reduce((sum, { sun, diffuse }) => sum + sun + diffuse, 0) * (ROW_MINUTES / 60) * MOL_PER_UMOL_HOUR;
-  if (drawn <= 0) return 1;
-  return Math.max(1 / MOST_SCALED, Math.min(MOST_SCALED, (wantedDli * days) / drawn));
+/** Scales set between months move the sums of both: so often are they set right. */
+const ROUNDS = 4;
+
+/**
+ * What each day's daylight is scaled by so that its months have their own sums: single half hours stand for a patch
+ * that moves on. From the middle of a month to that of the next the scale goes evenly, so that no month ends in a
+ * step.
+ * @param wanted daylight of each month, mol m-2
+ */
+function scalesByDay(drawn: readonly DrawnDay[], wanted: readonly number[]): number[] {
+  const byMonth = wanted.map(() => 1);
+  const byDay = () =>
+    drawn.map(({ date }) => monthShares(date).reduce((sum, { month0, share }) => sum + byMonth[month0]! * share, 0));
+  for (let round = 0; round < ROUNDS; round++) {
+    const scales = byDay();
+    const sums = wanted.map(() => 0);
+    for (const [i, { date, dli }] of drawn.entries()) sums[date.month - 1]! += dli * scales[i]!;
+    for (const [month0, sum] of sums.entries()) {
+      const scale = sum > 0 ? (byMonth[month0]! * wanted[month0]!) / sum : 1;
+      byMonth[month0] = Math.max(1 / MOST_SCALED, Math.min(MOST_SCALED, scale));
+    }
+  }
+  return byDay();
 }
 
 /** What shines on a spot at a minute of a date, readings counted in; null when the spot is not there. */

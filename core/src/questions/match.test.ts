@@ -75,3 +75,68 @@ describe('ranking', () => {
     expect(stated).toBeLessThanOrEqual(2);
   });
 });
+
+describe('own plants for a spot', () => {
+  const engine = new HomeEngine(smallKnowledge);
+  const forSpot = (spotId: string, facts: HomeFacts = smallHome, count = 5) =>
+    asking(engine, facts, 'plantsForSpot', { spotId, count, year: 2026, month: 11 });
+  const scoreOf = (plantId: string, facts: HomeFacts) =>
+    asking(engine, facts, 'home', { year: 2026, month: 11 }).plants.find((one) => one.plantId === plantId)!.fit!.verdict
+      .score;
+
+  it('are those that gain by it, told with what they have now', () => {
+    const [sunny] = forSpot('bright').filter(({ plantId }) => plantId === sunPlant.id);
+    expect(sunny!.scoreNow).toBe(scoreOf(sunPlant.id, smallHome));
+    expect(sunny!.fit.verdict.score).toBeGreaterThan(sunny!.scoreNow! + 0.05);
+  });
+
+  it('fare there as they would once moved', () => {
+    const moved = {
+      ...smallHome,
+      plants: smallHome.plants.map((plant) => (plant.id === sunPlant.id ? { ...plant, spotId: 'bright' } : plant)),
+    };
+    const [sunny] = forSpot('bright').filter(({ plantId }) => plantId === sunPlant.id);
+    // What its own leaves add to the room's moisture is left out while it is tried.
+    expect(sunny!.fit.verdict.score).toBeCloseTo(scoreOf(sunPlant.id, moved), 3);
+  });
+
+  it('leave out who stands there, who would lose, who is too tall, and whose needs are not known', () => {
+    expect(forSpot(sunPlant.spotId!).map(({ plantId }) => plantId)).not.toContain(sunPlant.id);
+    const withSun = (change: Partial<Plant>): HomeFacts => ({
+      ...smallHome,
+      plants: smallHome.plants.map((plant) => (plant.id === sunPlant.id ? { ...plant, ...change } : plant)),
+    });
+    expect(forSpot('bright', withSun({ heightCm: 900 }))).toEqual(forSpot('bright', withSun({ taxonId: 'unknown' })));
+    const best = withSun({ spotId: 'bright' });
+    expect(forSpot('dim', best).map(({ plantId }) => plantId)).not.toContain(sunPlant.id);
+  });
+
+  it('leave out who would be in danger there, however much it gains', () => {
+    const loose = { ...smallHome, plants: [{ ...shadePlant, spotId: null }] };
+    const choices = asking(engine, loose, 'rank', { plant: loose.plants[0]!, year: 2026, month: 11 });
+    const endangers = choices.filter(({ fit }) => fit.troubles.some(({ severity }) => severity === 'danger'));
+    expect(endangers.length).toBeGreaterThan(0);
+    expect(endangers.length).toBeLessThan(choices.length);
+    for (const { spotId, refusal, fit } of choices)
+      expect(forSpot(spotId, loose).length).toBe(
+        refusal || fit.troubles.some(({ severity }) => severity === 'danger') ? 0 : 1,
+      );
+  });
+
+  it('come with those first that gain most, no more than asked for; one without a spot gains all', () => {
+    const many = {
+      ...smallHome,
+      plants: [
+        ...smallHome.plants,
+        ...['x', 'y'].map((id) => ({ ...sunPlant, id, spotId: null })),
+        { ...shadePlant, id: 'z', spotId: null },
+      ],
+    };
+    const all = forSpot('bright', many, 9);
+    const gains = all.map(({ fit, scoreNow }) => fit.verdict.score - (scoreNow ?? 0));
+    expect(gains).toEqual([...gains].sort((p, q) => q - p));
+    expect(all.filter(({ scoreNow }) => scoreNow === null).length).toBeGreaterThanOrEqual(2);
+    expect(forSpot('bright', many, 1)).toEqual(all.slice(0, 1));
+    expect(forSpot('gone')).toEqual([]);
+  });
+});

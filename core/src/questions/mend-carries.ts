@@ -1,7 +1,7 @@
 /** Plants carried to other spots: to free ones, in exchange for others, or in a chain of two. */
 import { applied, type Plant, type Spot } from '../facts';
 import { changesOf, heightFree, refusalOf, type Effect, type Remedy } from '../match';
-import { MOST_LOST, WORTH_IT, besideOn, scoreNow, scoreUnder, type Desk, type Prospect } from './mend-desk';
+import { MOST_LOST, NEXT_M, WORTH_IT, besideOn, scoreNow, scoreUnder, type Desk, type Prospect } from './mend-desk';
 
 /** Best spots of a plant that are looked at, free ones and taken ones. */
 const SPOTS_TRIED = 4;
@@ -78,15 +78,23 @@ export const isUnderLamps = ({ facts }: Desk, spotId: string): boolean => {
 export function carriedOut(
   desk: Desk,
   remedy: Extract<Remedy, { kind: 'move' | 'swap' | 'chain' }>,
-  how: 'alone' | 'with-neighbours',
+  how: 'alone' | 'with-next' | 'with-board',
 ): Prospect | null {
   const { engine, facts, conditions, when, left } = desk;
   const taken = [...desk.occupants.keys()];
-  const asked = how === 'alone' ? [remedy.spotId] : besideOn(facts, remedy.spotId, taken);
+  const boards = [remedy.spotId, ...(remedy.kind === 'chain' ? [remedy.otherSpotId] : [])];
+  const asked =
+    how === 'alone'
+      ? [remedy.spotId]
+      : [
+          ...new Set(
+            boards.flatMap((spotId) => besideOn(facts, spotId, taken, how === 'with-next' ? NEXT_M : Infinity)),
+          ),
+        ];
   if (asked.length > left.elsewhere) return null;
   left.elsewhere -= asked.length;
   const changed = applied(facts, changesOf(remedy, facts, `${when.year}-01-01`))!;
-  const anew = engine.conditionsAt(changed, asked, when.year);
+  const anew = engine.conditionsAt(changed, asked, when.year, facts);
   const effects = changed.plants.flatMap((plant): Effect[] => {
     const was = facts.plants.find(({ id }) => id === plant.id)!;
     if (plant.spotId === null || (plant.spotId === was.spotId && !anew.has(plant.spotId))) return [];

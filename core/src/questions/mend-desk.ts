@@ -9,14 +9,16 @@ import { standingOf, type Conditions, type Standing, type When } from './home-an
 export const WORTH_IT = 0.05;
 /** No plant loses more than this by what helps another. */
 export const MOST_LOST = 0.03;
-/** A plant of this height changes the light of others, cm. */
+/** A plant of this height changes the light of all on its board, cm; a lower one that of what stands next to it. */
 export const SHADES_FROM_CM = 30;
+export const SHADES_NEXT_FROM_CM = 10;
+export const NEXT_M = 1;
 /**
  * Spots worked out anew in one answer, the most urgent plants' first: under other settings, and from another place or
  * height, which takes ten times as long.
  */
 const SPOTS_UNDER_SETTINGS = 400;
-const SPOTS_ELSEWHERE = 12;
+const SPOTS_ELSEWHERE = 48;
 
 /** A home with all that mends are judged by. */
 export interface Desk {
@@ -84,8 +86,14 @@ export function scoreUnder(
 export const scoreNow = (desk: Desk, { id, spotId }: Plant): number =>
   (spotId !== null && scoreUnder(desk, { id }, desk.conditions.get(spotId) ?? [])) || 0;
 
-/** A spot and the taken ones on its board. */
-export function besideOn({ spots }: HomeFacts, spotId: string, taken: readonly string[]): string[] {
-  const tierOf = new Map(spots.map(({ id, tierId }) => [id, tierId]));
-  return [...new Set([spotId, ...taken.filter((id) => tierOf.get(id) === tierOf.get(spotId))])];
+/** A spot and the taken ones on its board. @param withinM of it */
+export function besideOn({ spots }: HomeFacts, spotId: string, taken: readonly string[], withinM = Infinity): string[] {
+  const byId = new Map(spots.map((spot) => [spot.id, spot]));
+  const here = byId.get(spotId);
+  const isBeside = (id: string) => {
+    const other = byId.get(id);
+    if (!here || !other || other.tierId !== here.tierId) return false;
+    return Math.hypot(other.alongM - here.alongM, other.acrossM - here.acrossM) <= withinM;
+  };
+  return [...new Set([spotId, ...taken.filter(isBeside)])];
 }

@@ -1,4 +1,7 @@
-/** Settings tried where a plant stands: lamps, curtains, the spot's own place and the room's air, for every plant they touch. */
+/**
+ * Settings tried where a plant stands: lamps, curtains, the spot's own place and the room's air, for every plant they
+ * touch.
+ */
 import { vapourPressureDeficit } from '../air';
 import { applied, type Plant } from '../facts';
 import type { Condition } from '../fit';
@@ -33,10 +36,19 @@ function workedOut(desk: Desk, remedy: Remedy): Conditions | null {
   if (touched.length > left[budget]) return null;
   left[budget] -= touched.length;
   const changed = applied(facts, changesOf(remedy, facts, ''));
-  return changed ? engine.conditionsAt(changed, touched, when.year) : null;
+  if (!changed) return null;
+  // A lamp warms the air of a cabinet; in a room it hardly does.
+  const inCabinet = touched.some((spotId) => {
+    const roomId = desk.roomOf.get(spotId);
+    return facts.rooms.some(({ id, insideRoomId }) => id === roomId && insideRoomId !== null);
+  });
+  return engine.conditionsAt(changed, touched, when.year, inCabinet ? changed : facts);
 }
 
-/** A lamp that gives a spot less than this share of its light in every month does not touch it: no verdict moves by a point for it. */
+/**
+ * A lamp that gives a spot less than this share of its light in every month does not touch it: no verdict moves by a
+ * point for it.
+ */
 const TOUCHES_FROM_SHARE = 0.03;
 
 /** Occupied spots whose light a setting changes. */
@@ -72,7 +84,9 @@ function touchedBy({ facts, conditions, occupants, roomOf }: Desk, remedy: Remed
   }
 }
 
-/** What is changed of a room's air when it is told to be otherwise: about what a heater's knob, a tray or a fan can do. */
+/**
+ * What is changed of a room's air when it is told to be otherwise: about what a heater's knob, a tray or a fan can do.
+ */
 const AIR_STEP_K = 3;
 
 const AIR_STEP_RH = 15;

@@ -1,4 +1,7 @@
-/** What would help the plants of a home: each change worked out for every plant it touches, none that harms another, none that claim one thing twice. */
+/**
+ * What would help the plants of a home: each change worked out for every plant it touches, none that harms another,
+ * none that claim one thing twice.
+ */
 import type { HomeFacts, Plant } from '../facts';
 import { DYING_CLASSES, LIFE_CLASSES, lifeClass, type Condition, type YearFit } from '../fit';
 import type { HomeEngine, Steps } from '../home';
@@ -17,7 +20,16 @@ import { seasonalMonth } from '../taxon';
 import { casesOf, type PlantCase } from './cases';
 import { conditionsOf, homeAnswers, rememberedFit, type When } from './home-answers';
 import { carriedOut, carries, isUnderLamps } from './mend-carries';
-import { MOST_LOST, SHADES_FROM_CM, WORTH_IT, deskOf, scoreNow, type Desk, type Prospect } from './mend-desk';
+import {
+  MOST_LOST,
+  SHADES_FROM_CM,
+  SHADES_NEXT_FROM_CM,
+  WORTH_IT,
+  deskOf,
+  scoreNow,
+  type Desk,
+  type Prospect,
+} from './mend-desk';
 import { settingOf } from './mend-settings';
 
 /** A fall of a class is refused from this loss on. */
@@ -46,7 +58,9 @@ interface Asking {
   readonly refused: Rated | null;
 }
 
-/** For each plant that needs something, what would help, best for its effort first. Plants without need are left out. */
+/**
+ * For each plant that needs something, what would help, best for its effort first. Plants without need are left out.
+ */
 export function* mends(engine: HomeEngine, facts: HomeFacts, when: When): Steps<PlantMends[]> {
   const key = `${when.year}-${when.month}`;
   let ofEngine = answered.get(engine);
@@ -69,7 +83,10 @@ export function* mends(engine: HomeEngine, facts: HomeFacts, when: When): Steps<
   return told;
 }
 
-/** What is urgent comes before what is not, and what will die before what merely does not grow, where both would claim one thing: judgement. */
+/**
+ * What is urgent comes before what is not, and what will die before what merely does not grow, where both would claim
+ * one thing: judgement.
+ */
 const URGENT: Readonly<Record<Urgency, number>> = { week: 2, season: 1.3, later: 1, mild: 1, none: 1 };
 const DYING = 1.5;
 
@@ -108,7 +125,10 @@ function* shared(desk: Desk, asking: readonly Asking[]): Steps<PlantMends[]> {
   return told;
 }
 
-/** The first mend of another plant as this one sees it, which changes places in it and gains by it; undefined where there is none. */
+/**
+ * The first mend of another plant as this one sees it, which changes places in it and gains by it; undefined where
+ * there is none.
+ */
 function seenByOther(plantId: string, firsts: Iterable<Mend>): Mend | undefined {
   for (const mend of firsts) {
     const { remedy, effect, others } = mend;
@@ -196,14 +216,19 @@ const gainOfOthers = ({ effects }: Prospect, plantId: string): number =>
     .filter((effect) => effect.plantId !== plantId)
     .reduce((sum, { before, after }) => sum + (after - before) * (after < before ? 1 : OTHERS_SHARE), 0);
 
-/** A change as it is told; for a plant that shades others or stands under lamps first worked out where it would stand. */
+/**
+ * A change as it is told; for a plant that shades others or stands under lamps first worked out where it would stand.
+ */
 function mendOf(desk: Desk, plant: Plant, outcome: Prospect): Mend | null {
   const effect = effectOn(outcome, plant.id);
   const { remedy } = outcome;
-  const shades = (plant.heightCm ?? 0) >= SHADES_FROM_CM;
+  const carried = 'otherPlantId' in remedy ? [plant.id, remedy.otherPlantId] : [plant.id];
+  const heights = desk.facts.plants.filter(({ id }) => carried.includes(id)).map(({ heightCm }) => heightCm ?? 0);
+  const tallest = Math.max(0, ...heights);
+  const how = tallest >= SHADES_FROM_CM ? 'with-board' : tallest >= SHADES_NEXT_FROM_CM ? 'with-next' : 'alone';
   const isCarried = remedy.kind === 'move' || remedy.kind === 'swap' || remedy.kind === 'chain';
-  if (isCarried && (shades || isUnderLamps(desk, remedy.spotId))) {
-    const there = carriedOut(desk, remedy, shades ? 'with-neighbours' : 'alone');
+  if (isCarried && (how !== 'alone' || isUnderLamps(desk, remedy.spotId))) {
+    const there = carriedOut(desk, remedy, how);
     if (!there) return toldOf(desk, plant, outcome, effect);
     const own = there.effects.find(({ plantId }) => plantId === plant.id);
     if (!own || own.after < own.before + WORTH_IT || harmedBy(there, plant.id)) return null;

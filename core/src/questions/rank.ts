@@ -17,7 +17,10 @@ export interface RankParams {
 /** Heights that differ by less have the same light, m. */
 const SAME_HEIGHT_M = 0.04;
 
-/** So many spots under lamps are judged at the plant's own heights; in larger homes the rest at those of who stands there. */
+/**
+ * So many spots under lamps are judged at the plant's own heights; in larger homes the rest at those of who stands
+ * there.
+ */
 const MOST_AT_OWN_HEIGHT = 60;
 
 /** Every spot of a home ranked for one plant; under lamps, where height tells most, as it would stand there itself. */
@@ -29,12 +32,24 @@ export function* rank(engine: HomeEngine, facts: HomeFacts, { plant, year, month
   const asked = spotsUnderLamps(facts, plant).slice(0, MOST_AT_OWN_HEIGHT);
   for (const [i, spotId] of asked.entries()) {
     yield i / asked.length;
-    const others = facts.plants.filter((other) => other.id !== plant.id && other.spotId !== spotId);
-    const there = engine.conditionsOf({ ...facts, plants: [...others, { ...plant, spotId }] }, spotId, year);
+    const there = conditionsStandingThere(engine, facts, plant, spotId, year);
     if (there.length > 0) conditions.set(spotId, there);
   }
   const { reserveLeft } = standingOf(engine, facts, plant, { year, month }, conditions);
   return rankSpots({ plant, targets, facts, conditions, fromMonth: month, leftNow: reserveLeft });
+}
+
+/** Twelve months of a spot as a plant would have them that stood there alone: light is judged at its own leaves. */
+export function conditionsStandingThere(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  plant: Plant,
+  spotId: string,
+  year: number,
+): readonly Condition[] {
+  const others = facts.plants.filter((other) => other.id !== plant.id && other.spotId !== spotId);
+  const standing = { ...facts, plants: [...others, { ...plant, spotId }] };
+  return engine.conditionsAt(standing, [spotId], year, facts).get(spotId) ?? [];
 }
 
 /** Spots on tiers with lamps where the plant's leaves would be at other heights than those of who stands there. */

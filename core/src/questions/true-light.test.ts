@@ -1,4 +1,7 @@
-/** Light of whole homes: readings, cabinets that throw light back, neighbours, the room's own light, and the questions screens ask. */
+/**
+ * Light of whole homes: readings, cabinets that throw light back, neighbours, the room's own light, and the questions
+ * screens ask.
+ */
 import { ALL_MONTHS } from '../units';
 import { AttachmentShelf, HomeEngine } from '../home';
 import type { HomeFacts, Plant, Reading, WeatherFile } from '../facts';
@@ -286,6 +289,26 @@ describe('a light year', () => {
       );
     });
     perMonth.forEach((mean, month0) => expect(Math.abs(mean / dli('dim', month0 + 1) - 1)).toBeLessThan(0.03));
+  });
+
+  it('has no step where a month ends', () => {
+    const seasonal = new HomeEngine({
+      ...smallKnowledge,
+      climate: (id) => {
+        const plain = smallKnowledge.climate(id);
+        return (
+          plain && { ...plain, clearness: ALL_MONTHS.map((month) => 0.4 - 0.15 * Math.cos((month * Math.PI) / 6)) }
+        );
+      },
+    });
+    const unlit = ask(seasonal, { ...smallHome, lamps: [] }, 'lightYear', { spotId: 'bright', year: YEAR })!;
+    const sums = Array.from({ length: unlit.days }, (_, day) =>
+      unlit.ppfd.subarray(day * YEAR_ROWS, (day + 1) * YEAR_ROWS).reduce((sum, value) => sum + value, 0),
+    );
+    const mean = (days: readonly number[]) => days.reduce((sum, value) => sum + value, 0) / days.length;
+    const change = (day: number) => Math.abs(mean(sums.slice(day, day + 3)) / mean(sums.slice(day - 3, day)) - 1);
+    for (const start of unlit.monthStarts.slice(1))
+      expect(change(start)).toBeLessThan(Math.max(change(start - 10), change(start + 10)) + 0.02);
   });
 
   it('shows the lamp while it burns in winter, and night after it', () => {

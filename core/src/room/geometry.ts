@@ -12,6 +12,9 @@ const SIDES: Record<Side, { along: Vec; outward: Vec; turn: number }> = {
   d: { along: vec(0, 1, 0), outward: vec(-1, 0, 0), turn: 90 },
 };
 
+/** The way out through a side, level. */
+export const outwardOf = (side: Side): Vec => SIDES[side].outward;
+
 /** Azimuth in which a side of a room looks outward. */
 export function sideBearing(room: Pick<Room, 'wallABearing'>, side: Side): number {
   return wrapDegrees(room.wallABearing + SIDES[side].turn);
@@ -61,15 +64,18 @@ export const LEAF_HEIGHT_M = 0.12;
 /** A crown begins at this share of a plant's height with its pot: below are pot and stem. */
 export const CROWN_FROM = 0.3;
 
-/** Heights above the board at which a plant is judged, m: the middle of its leaves for the day's sum, its top for the brightest hour. */
+/**
+ * Heights above the board at which a plant is judged, m: the middle of its leaves for the day's sum, its top for the
+ * brightest hour.
+ */
 export interface LeafHeights {
   readonly middleM: number;
   readonly topM: number;
 }
 
 /**
- * At which heights the light of a spot counts: those of its tallest plant, or a hand's width above the board while none is
- * known. A plant is taken for no taller than the free height over its board.
+ * At which heights the light of a spot counts: those of its tallest plant, or a hand's width above the board while
+ * none is known. A plant is taken for no taller than the free height over its board.
  */
 export function leafHeights(plants: readonly Pick<Plant, 'heightCm'>[], freeHeightM: number): LeafHeights {
   const tallest = Math.max(0, ...plants.map(({ heightCm }) => heightCm ?? 0)) / 100;
@@ -94,7 +100,10 @@ export interface PlacedSpot {
 
 const NO_PLANTS: readonly Plant[] = [];
 
-/** Every spot of a home with its stand, its room and the place of its leaves. Spots whose tier, stand or room is missing are left out. */
+/**
+ * Every spot of a home with its stand, its room and the place of its leaves. Spots whose tier, stand or room is
+ * missing are left out.
+ */
 export function placedSpots(facts: HomeFacts): PlacedSpot[] {
   const rooms = new Map(facts.rooms.map((room) => [room.id, room]));
   const stands = new Map(facts.stands.map((stand) => [stand.id, stand]));

@@ -1,5 +1,5 @@
 /** What stands in the light inside a room: its boards and blocks, and at each spot the crowns of its neighbours. */
-import type { Foliage, HomeFacts, Plant } from '../facts';
+import type { Foliage, HomeFacts, Plant, Spot } from '../facts';
 import { solidBox, type Occluder, type Solid } from './occluder';
 import { CROWN_FROM, LEAF_HEIGHT_M } from './geometry';
 
@@ -56,6 +56,14 @@ export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
     return [{ spotId: spot.id, tierId: tier.id, occluder }];
   });
 }
+
+/** Leaf of a plant, one side, m2: by the ground its crown covers; a plant of unknown height is taken for a small one. */
+export function leafAreaM2({ heightCm, foliage }: Plant, { sizeM }: Pick<Spot, 'sizeM'>): number {
+  const acrossM = Math.min(sizeM, (heightCm ?? UNKNOWN_HEIGHT_CM) / 100);
+  return acrossM ** 2 * LEAF_AREA_INDEX[foliage];
+}
+
+const UNKNOWN_HEIGHT_CM = 20;
 
 /** Crowns farther away than this are left out unless they rise steeply: they hide only what lies low. */
 const FARTHEST_M = 2;

@@ -1,5 +1,5 @@
 /** The outdoors at one instant under a stated sky: what a reading or a drawing of a moment needs. */
-import { RADIANS, SOLAR_CONSTANT, civilDateOf, type CivilDate } from '../units';
+import { RADIANS, SOLAR_CONSTANT, civilDateOf, type CivilDate, type MonthShare } from '../units';
 import { dayOfYear, extraterrestrialIrradiance, sunEquatorial, sunPosition, type Place } from '../sun';
 import { clearSkyIrradiance } from './irradiance';
 import { OVERCAST_SKY, clearSky } from './radiance';
@@ -30,15 +30,21 @@ export interface MomentQuestion {
   readonly turbidity: number;
   /** What a typical sky is the mean of. */
   readonly weather: Weather;
+  /** Of which months' weather; of its own where none are given. */
+  readonly months?: readonly MonthShare[];
 }
 
-/** Share of a clear sky's global light that an evenly overcast one lets through; 0.1 (dark) to 0.45 (bright cloud). Kasten and Czeplak 1980. */
+/**
+ * Share of a clear sky's global light that an evenly overcast one lets through; 0.1 (dark) to 0.45 (bright cloud).
+ * Kasten and Czeplak 1980.
+ */
 export const OVERCAST_SHARE = 0.25;
 
 const steps = new WeakMap<Weather, WeatherStep>();
 
 /** Computes the outdoors at an instant; a sun below the horizon leaves nothing. */
-export function momentAt({ atMs, place, timeZone, date: known, sky, turbidity, weather }: MomentQuestion): Moment {
+export function momentAt(question: MomentQuestion): Moment {
+  const { atMs, place, timeZone, date: known, sky, turbidity } = question;
   const date = known ?? civilDateOf(atMs, timeZone);
   const sun = sunPosition(atMs, place);
   const at = { month: date.month, sunAzimuthDeg: sun.azimuthDeg, sunElevationDeg: sun.elevationDeg };
@@ -51,27 +57,7 @@ export function momentAt({ atMs, place, timeZone, date: known, sky, turbidity, w
     return { ...at, dni: clear.dni, dhi: clear.dhi, skyShape: clearSky(sun.azimuthDeg, sun.elevationDeg) };
   if (sky === 'overcast')
     return { ...at, dni: 0, dhi: OVERCAST_SHARE * (clear.dhi + clear.dni * sinElevation), skyShape: OVERCAST_SKY };
-  const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(atMs);
-  const step = stepOf(weather);
-  weather.write(step, {
-    instantMs: atMs,
-    month0: date.month - 1,
-    dayOfYear: ordinal,
-    sinElevation,
-    elevationDeg: sun.elevationDeg,
-    cosHourAngle: Math.cos((greenwichHourAngleDeg + place.longitude) * RADIANS),
-    sunsetHourAngle: sunsetAngle(place.latitude, declinationDeg),
-    latitude: place.latitude,
-    declinationDeg,
-  });
-  let dni = 0;
-  let dhi = 0;
-  let clearDiffuse = 0;
-  for (let type = 0; type < weather.dayTypes; type++) {
-    dni += step.dni[type]! / weather.dayTypes;
-    dhi += step.dhi[type]! / weather.dayTypes;
-    clearDiffuse += (step.dhi[type]! * step.clearShare[type]!) / weather.dayTypes;
-  }
+  const { dni, dhi, clearDiffuse } = typical(question, date, sun.elevationDeg);
   const clearShape = clearSky(sun.azimuthDeg, sun.elevationDeg);
   const share = dhi > 0 ? clearDiffuse / dhi : 0;
   return {
@@ -80,6 +66,33 @@ export function momentAt({ atMs, place, timeZone, date: known, sky, turbidity, w
     dhi,
     skyShape: clearShape.map((radiance, node) => radiance * share + OVERCAST_SKY[node]! * (1 - share)),
   };
+}
+
+/** The mean of a month's days at an instant, and what of its diffuse light comes from clear sky. */
+function typical({ atMs, place, weather, months }: MomentQuestion, date: CivilDate, elevationDeg: number) {
+  const { declinationDeg, greenwichHourAngleDeg } = sunEquatorial(atMs);
+  const step = stepOf(weather);
+  const mean = { dni: 0, dhi: 0, clearDiffuse: 0 };
+  for (const { month0, share } of months ?? [{ month0: date.month - 1, share: 1 }]) {
+    weather.write(step, {
+      instantMs: atMs,
+      month0,
+      dayOfYear: dayOfYear(date),
+      sinElevation: Math.sin(elevationDeg * RADIANS),
+      elevationDeg,
+      cosHourAngle: Math.cos((greenwichHourAngleDeg + place.longitude) * RADIANS),
+      sunsetHourAngle: sunsetAngle(place.latitude, declinationDeg),
+      latitude: place.latitude,
+      declinationDeg,
+    });
+    const weight = share / weather.dayTypes;
+    for (let type = 0; type < weather.dayTypes; type++) {
+      mean.dni += step.dni[type]! * weight;
+      mean.dhi += step.dhi[type]! * weight;
+      mean.clearDiffuse += step.dhi[type]! * step.clearShare[type]! * weight;
+    }
+  }
+  return mean;
 }
 
 function stepOf(weather: Weather): WeatherStep {

@@ -1,6 +1,14 @@
 import reference from '../../reference/solar.json';
 import { civilDateOf, DAY_MS } from '../units';
-import { CIVIL_ELEVATION_DEG, RISE_ELEVATION_DEG, dayOfYear, sunBetween, sunDay, sunPosition } from './index';
+import {
+  CIVIL_ELEVATION_DEG,
+  RISE_ELEVATION_DEG,
+  dayOfYear,
+  sunBetween,
+  sunDay,
+  sunMonths,
+  sunPosition,
+} from './index';
 
 const turn = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180);
 
@@ -48,5 +56,29 @@ describe('rise, set and day length', () => {
   it('numbers the days of a leap year to 366', () => {
     expect(dayOfYear({ year: 2024, month: 12, day: 31 })).toBe(366);
     expect(dayOfYear({ year: 2026, month: 1, day: 1 })).toBe(1);
+  });
+});
+
+describe('the sun through the year', () => {
+  const equator = { latitude: 0, longitude: 0 };
+
+  it('stands at noon as high as it does half way between its rise and set', () => {
+    const place = { latitude: 52, longitude: -3 };
+    for (const { riseMs, setMs, noonDeg } of sunMonths(2026, 'Europe/London', place)) {
+      const middle = sunPosition((riseMs! + setMs!) / 2, place).elevationDeg;
+      expect(Math.abs(noonDeg - middle)).toBeLessThan(0.05);
+    }
+  });
+
+  it('is up about half the day at the equator, and turns the year round in the south', () => {
+    for (const { hoursAbove } of sunMonths(2026, 'UTC', equator)) expect(hoursAbove).toBeCloseTo(12.1, 1);
+    const south = sunMonths(2026, 'UTC', { latitude: -52, longitude: 0 });
+    expect(south[11]!.noonDeg).toBeGreaterThan(south[5]!.noonDeg + 40);
+  });
+
+  it('has a height at noon where it does not set, and one below 0 where it does not rise', () => {
+    const north = sunMonths(2026, 'UTC', { latitude: 80, longitude: 0 });
+    expect(north[5]).toMatchObject({ kind: 'always-above', noonDeg: expect.closeTo(33.3, 0) as number });
+    expect(north[11]).toMatchObject({ kind: 'always-below', noonDeg: expect.closeTo(-13.3, 0) as number });
   });
 });

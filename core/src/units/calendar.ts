@@ -83,7 +83,10 @@ export function startOfCivilDay(date: CivilDate, timeZone: string): number {
 const DAY_STARTS_KEPT = 2000;
 const dayStarts = new Map<string, number>();
 
-/** The first instant of a date: midnight by the offset before or after a change of the clock, whichever is the date's own. */
+/**
+ * The first instant of a date: midnight by the offset before or after a change of the clock, whichever is the date's
+ * own.
+ */
 function findStart(asUtc: number, timeZone: string): number {
   const starts = [asUtc - DAY_MS, asUtc + DAY_MS]
     .map((near) => asUtc - utcOffsetMinutes(near, timeZone) * MINUTE_MS)
@@ -122,6 +125,30 @@ export function instantOfWallClock(date: CivilDate, minute: number, timeZone: st
 export function nextCivilDate(date: CivilDate): CivilDate {
   const next = new Date(Date.UTC(date.year, date.month - 1, date.day + 1));
   return { year: next.getUTCFullYear(), month: next.getUTCMonth() + 1, day: next.getUTCDate() };
+}
+
+/** A month's share in a date, the shares of a date adding up to 1. */
+export interface MonthShare {
+  /** 0..11. */
+  readonly month0: number;
+  readonly share: number;
+}
+
+/**
+ * The two months between whose middles a date lies, by nearness: figures known by month are drawn through the year
+ * without a step where a month ends.
+ * @example monthShares({ year: 2026, month: 3, day: 1 }) // March 0.53, February 0.47
+ */
+export function monthShares({ year, month, day }: CivilDate): readonly [MonthShare, MonthShare] {
+  const middle = (daysInMonth(year, month) + 1) / 2;
+  const step = day < middle ? -1 : 1;
+  const other0 = (month - 1 + step + 12) % 12;
+  const apart = (daysInMonth(year, month) + daysInMonth(year, other0 + 1)) / 2;
+  const share = Math.abs(day - middle) / apart;
+  return [
+    { month0: month - 1, share: 1 - share },
+    { month0: other0, share },
+  ];
 }
 
 /** How many days a month has. `month` is 1..12. */

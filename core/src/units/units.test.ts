@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  ALL_MONTHS,
   DAY_MS,
   celsiusToFahrenheit,
   civilDateOf,
@@ -11,6 +12,7 @@ import {
   instantOfWallClock,
   isTimeZone,
   minuteOfCivilDay,
+  monthShares,
   nextCivilDate,
   startOfCivilDay,
   utcOffsetMinutes,
@@ -146,5 +148,24 @@ describe('distance', () => {
     expect(distanceKm({ latitude: 50, longitude: 0 }, { latitude: 51, longitude: 0 })).toBeCloseTo(111, 6);
     expect(distanceKm({ latitude: 60, longitude: 0 }, { latitude: 60, longitude: 1 })).toBeCloseTo(55.5, 1);
     expect(distanceKm({ latitude: 0, longitude: 179.5 }, { latitude: 0, longitude: -179.5 })).toBeCloseTo(111, 6);
+  });
+});
+
+describe('the months around a date', () => {
+  const shareOf = (month: number, date: Parameters<typeof monthShares>[0]) =>
+    monthShares(date).find(({ month0 }) => month0 === month - 1)?.share ?? 0;
+
+  it('share it wholly, and only its own month has the middle of a month', () => {
+    for (const month of ALL_MONTHS)
+      for (let day = 1; day <= daysInMonth(2027, month); day++)
+        expect(monthShares({ year: 2027, month, day }).reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 12);
+    expect(shareOf(3, { year: 2027, month: 3, day: 16 })).toBe(1);
+  });
+
+  it('change by no more than a day’s part over the turn of a month and of a year', () => {
+    const last = { year: 2026, month: 12, day: 31 };
+    const first = { year: 2027, month: 1, day: 1 };
+    expect(shareOf(1, first) - shareOf(1, last)).toBeCloseTo(1 / 31, 12);
+    expect(shareOf(12, last) - shareOf(12, first)).toBeCloseTo(1 / 31, 12);
   });
 });

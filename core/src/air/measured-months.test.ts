@@ -1,0 +1,41 @@
+/** A logger's hours as months: by day and by night of the clock on the wall, and only of months that were measured. */
+import { HOUR_MS } from '../units';
+import { LEAST_DAYS, apartOverTime, measuredMonths, type HourMean } from './measured-months';
+
+const ZONE = 'Europe/London';
+/** Warm by day of the wall clock, cold by night, through some days. */
+const hours = (from: number, days: number, value: (localHour: number) => number, offsetH = 0): HourMean[] =>
+  Array.from({ length: days * 24 }, (_, i) => ({ at: from + i * HOUR_MS, mean: value((i + offsetH) % 24) }));
+const warmth = (hour: number) => (hour >= 8 && hour < 20 ? 22 : hour >= 22 || hour < 6 ? 16 : 19);
+const moisture = (hour: number) => (hour >= 8 && hour < 20 ? 40 : hour >= 22 || hour < 6 ? 60 : 50);
+const january = Date.UTC(2026, 0, 3);
+const july = Date.UTC(2026, 6, 3);
+
+it('has means of day and night by the clock on the wall, in summer too', () => {
+  const celsius = [...hours(january, 20, warmth), ...hours(july, 20, warmth, 1)];
+  const rh = [...hours(january, 20, moisture), ...hours(july, 20, moisture, 1)];
+  expect(measuredMonths(celsius, rh, ZONE)).toEqual([
+    { month: 1, dayC: 22, nightC: 16, dayRh: 40, nightRh: 60, days: 20 },
+    // The first and the last of its days begin and end an hour apart from the clock's.
+    { month: 7, dayC: 22, nightC: 16, dayRh: 40, nightRh: 60, days: 20 },
+  ]);
+});
+
+it('says nothing of months with fewer days, or of which one quantity alone is known', () => {
+  const few = LEAST_DAYS - 1;
+  expect(measuredMonths(hours(january, few, warmth), hours(january, few, moisture), ZONE)).toEqual([]);
+  expect(measuredMonths(hours(january, 20, warmth), [], ZONE)).toEqual([]);
+  expect(measuredMonths(hours(january, LEAST_DAYS, warmth), hours(january, LEAST_DAYS, moisture), ZONE)).toHaveLength(
+    1,
+  );
+});
+
+it('tells two instruments that part from each other over time, and none of too short a time', () => {
+  const steady = hours(january, 120, moisture);
+  const drifting = steady.map(({ at, mean }, i) => ({ at, mean: mean + (8 * i) / steady.length }));
+  const { early, late } = apartOverTime(drifting, steady)!;
+  expect(early).toBeCloseTo(1, 1);
+  expect(late).toBeCloseTo(7, 1);
+  expect(apartOverTime(steady, steady)).toEqual({ early: 0, late: 0 });
+  expect(apartOverTime(drifting.slice(0, 1000), steady)).toBeNull();
+});

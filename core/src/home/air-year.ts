@@ -1,0 +1,248 @@
+/** The air of a home's rooms through the year, hour by hour of each month's typical day, with its cold and hot spells. */
+import {
+  airByHour,
+  dayMean,
+  meanOf,
+  nightMean,
+  pressureAt,
+  statesByHour,
+  vapourPressureDeficit,
+  type Outdoors,
+  type Spell,
+  type ZoneHours,
+  type ZoneState,
+} from '../air';
+import type { HomeFacts, Room } from '../facts';
+import { vec } from '../room';
+import { RADIANS } from '../units';
+import { airKeyOf } from './air-key';
+import { joinedRooms, zonesOf, type ZonePlan } from './air-zones';
+import { outdoorsOf } from './home-outdoors';
+import type { Sources } from './knowledge';
+import type { HomeSky, LitHome } from './lit-home';
+import { FREE_K, HEATED_K, spreadOf, wetHours, type HomeAir, type RoomAirMonth } from './room-air-month';
+import { climateOf } from './room-climate';
+import type { Scene } from './scene';
+import { OPENED_ABOVE_C, OPENED_CHANGES_H } from './zone-building';
+import type { ZoneInputs } from './zone-inputs';
+
+const HOURS = 24;
+/** A spell lasts so many days, from a typical one on. */
+const SPELL_DAYS = 2;
+/** Leaves breathe at this dryness in the first round, kPa; the second takes what came of it. */
+const FIRST_VPD = 1;
+/** Sun on the upright sides of a cabinet is reckoned at this height of the sun, degrees. */
+const CABINET_SUN_DEG = 35;
+
+export interface AirInputs {
+  readonly facts: HomeFacts;
+  readonly sources: Sources;
+  readonly scene: Scene;
+  readonly sky: HomeSky;
+  readonly lit: LitHome;
+  /** Keeps what a group of joined rooms came to, by what it depends on. */
+  readonly remember: (key: string, make: () => HomeAir) => HomeAir;
+}
+
+/** Heat of daylight in a room or cabinet by hour bin, W. */
+function sunIn({ scene, sky, lit }: AirInputs, room: Room): Float64Array {
+  const here = scene.rooms.get(room.id)!;
+  if (room.insideRoomId === null || !scene.rooms.has(room.insideRoomId)) return lit.heatOf(here, sky);
+  const { widthM, depthM, heightM } = room;
+  const middle = { room: here, leaf: vec(widthM / 2, depthM / 2, heightM / 2), neighbours: [] };
+  const { byHour } = lit.daylight(scene, middle, sky).year;
+  const floorM2 = widthM * depthM;
+  const facingM2 = floorM2 + (heightM * Math.max(widthM, depthM)) / Math.tan(CABINET_SUN_DEG * RADIANS);
+  return byHour.sun.map(
+    (sun, bin) =>
+      sun * facingM2 +
+      floorM2 * (byHour.sky[bin]! + byHour.ground[bin]! + byHour.obstruction[bin]! + byHour.reflected[bin]!),
+  );
+}
+
+/** What one month of joined rooms is worked out from, and where the one before ended. */
+interface Run<H = ZoneHours> {
+  readonly plan: ZonePlan;
+  readonly hours: readonly H[];
+  readonly opened: readonly number[];
+}
+
+/** The air of every room; null where nothing tells the outdoors. */
+export function homeAir(inputs: AirInputs): HomeAir | null {
+  const { facts } = inputs;
+  if (outdoorsOf(inputs, 0, 'typical') === null) return null;
+  const air = new Map<string, readonly RoomAirMonth[]>();
+  for (const rooms of joinedRooms(facts)) {
+    const joined = inputs.remember(airKeyOf(inputs, rooms), () => joinedAir(inputs, rooms));
+    for (const [roomId, months] of joined) air.set(roomId, months);
+  }
+  return air;
+}
+
+type MonthZones = Pick<ZoneInputs, 'facts' | 'sources' | 'pressurePa' | 'month' | 'sunOf'>;
+
+function monthInputs(
+  { facts, sources }: AirInputs,
+  month0: number,
+  sunOf: (roomId: string) => Float64Array,
+): MonthZones {
+  return {
+    facts,
+    sources,
+    pressurePa: pressureAt(facts.home.elevationM),
+    month: month0 + 1,
+    sunOf: (roomId) => Array.from(sunOf(roomId).subarray(month0 * HOURS, (month0 + 1) * HOURS)),
+  };
+}
+
+/** What a month's zones are made from, as `homeAir` left them; null where nothing tells the outdoors. */
+export interface MonthAirSetting {
+  readonly inputs: ZoneInputs;
+  readonly outdoors: Outdoors;
+}
+
+export function airSetting(inputs: AirInputs, air: HomeAir, month0: number): MonthAirSetting | null {
+  const outdoors = outdoorsOf(inputs, month0, 'typical');
+  if (!outdoors) return null;
+  const rooms = new Map(inputs.facts.rooms.map((room) => [room.id, room]));
+  const monthOfRoom = (roomId: string) => air.get(roomId)![month0]!;
+  return {
+    inputs: {
+      ...monthInputs(inputs, month0, (roomId) => sunIn(inputs, rooms.get(roomId)!)),
+      vpdOf: (roomId) => dryness(monthOfRoom(roomId)),
+      openedOf: (roomId) => monthOfRoom(roomId).opened,
+    },
+    outdoors,
+  };
+}
+
+function joinedAir(inputs: AirInputs, rooms: readonly Room[]): Map<string, RoomAirMonth[]> {
+  const { facts } = inputs;
+  const pressurePa = pressureAt(facts.home.elevationM);
+  const sun = new Map(rooms.map((room) => [room.id, sunIn(inputs, room)]));
+  const byRoom = new Map<string, RoomAirMonth[]>(rooms.map(({ id }) => [id, []]));
+  const near: { current: readonly ZoneState[] | null } = { current: null };
+  const vpds = new Map<string, number>();
+  for (let month0 = 0; month0 < 12; month0++) {
+    const zoneInputs = (openedOf: ZoneInputs['openedOf']): ZoneInputs => ({
+      ...monthInputs(inputs, month0, (roomId) => sun.get(roomId)!),
+      vpdOf: (roomId) => vpds.get(roomId) ?? FIRST_VPD,
+      openedOf,
+    });
+    const outdoorsIn = (spell: Spell) => outdoorsOf(inputs, month0, spell)!;
+    const airOf = ({ zones, links }: ZonePlan, outdoors: Outdoors) => ({ pressurePa, outdoors, zones, links });
+    const outdoors = outdoorsIn('typical');
+    const before = near.current;
+    const settled = (plan: ZonePlan) =>
+      airByHour({ ...airOf(plan, outdoors), days: 1, start: before ? { near: before } : 'periodic' });
+    const typical = asOpened(rooms, zoneInputs, settled, ({ celsius }) => celsius);
+    near.current = typical.hours.map(({ end }) => end);
+    typical.hours.forEach((hours, z) => vpds.set(rooms[z]!.id, dryness(hours)));
+    const start = near.current;
+    const spellOf = (spell: 'cold' | 'hot'): SpellRun => {
+      const outdoors = outdoorsIn(spell);
+      const run = (plan: ZonePlan) =>
+        statesByHour({ ...airOf(plan, outdoors), days: SPELL_DAYS, start }).map((states) =>
+          states.map(({ celsius }) => celsius),
+        );
+      if (spell === 'cold') return { celsius: run(typical.plan), outdoors };
+      return { celsius: asOpened(rooms, zoneInputs, run, (celsius) => celsius).hours, outdoors };
+    };
+    const [cold, hot] = [spellOf('cold'), spellOf('hot')];
+    rooms.forEach((room, z) =>
+      byRoom.get(room.id)!.push(monthOf({ inputs, room, z, month0, typical, cold, hot, outdoors })),
+    );
+  }
+  return byRoom;
+}
+
+interface SpellRun {
+  /** By zone, at each full hour. */
+  readonly celsius: readonly (readonly number[])[];
+  readonly outdoors: Outdoors;
+}
+
+/** Windows are opened by steps in rooms that grow too warm, until they are cooler or wide open. */
+function asOpened<H>(
+  rooms: readonly Room[],
+  inputs: (openedOf: ZoneInputs['openedOf']) => ZoneInputs,
+  run: (plan: ZonePlan) => readonly H[],
+  celsiusOf: (hours: H) => readonly number[],
+): Run<H> {
+  let opened = rooms.map(() => 0);
+  for (;;) {
+    const steps = opened;
+    const plan = zonesOf(
+      inputs((roomId) => steps[rooms.findIndex(({ id }) => id === roomId)]!),
+      rooms,
+    );
+    const hours = run(plan);
+    const next = opened.map((step, z) => {
+      const hasWindow = plan.zones[z]!.panes.some(({ behind }) => behind === 'outdoors');
+      const isHot = Math.max(...celsiusOf(hours[z]!)) > OPENED_ABOVE_C;
+      return hasWindow && isHot ? Math.min(step + 1, OPENED_CHANGES_H.length - 1) : step;
+    });
+    if (next.every((step, z) => step === opened[z])) return { plan, hours, opened };
+    opened = next;
+  }
+}
+
+/** Vapour pressure that is missing by day, kPa: how dry leaves find it. */
+const dryness = ({ celsius, rh }: Pick<ZoneHours, 'celsius' | 'rh'>): number =>
+  vapourPressureDeficit(dayMean(celsius), dayMean(rh));
+
+interface MonthInputs {
+  readonly inputs: AirInputs;
+  readonly room: Room;
+  readonly z: number;
+  readonly month0: number;
+  readonly typical: Run;
+  readonly cold: SpellRun;
+  readonly hot: SpellRun;
+  readonly outdoors: Outdoors;
+}
+
+const sum = (list: readonly number[]) => list.reduce((all, value) => all + value, 0);
+
+/** One room's month from its runs, corrected by what was stated of its air. */
+function monthOf({ inputs, room, z, month0, typical, cold, hot, outdoors }: MonthInputs): RoomAirMonth {
+  const { facts } = inputs;
+  const hours = typical.hours[z]!;
+  const zone = typical.plan.zones[z]!;
+  const pressurePa = pressureAt(facts.home.elevationM);
+  const { envelope, heating } = climateOf(facts, room);
+  const { celsius, ratio } = hours;
+  const computed = {
+    dayC: dayMean(hours.celsius),
+    nightC: nightMean(hours.celsius),
+    dayRh: dayMean(hours.rh),
+    nightRh: nightMean(hours.rh),
+  };
+  return {
+    month: month0 + 1,
+    ...computed,
+    basis: 'computed',
+    celsius: hours.celsius,
+    rh: hours.rh,
+    outdoorC: outdoors.celsius,
+    lowC: Math.min(...hours.celsius),
+    highC: Math.max(...hours.celsius),
+    coldNightC: Math.min(...cold.celsius[z]!),
+    hotDayC: Math.max(...hot.celsius[z]!),
+    coldNightOutdoorC: Math.min(...cold.outdoors.celsius),
+    heatingShare: zone.heating ? meanOf(hours.heatingW) / zone.heating.maxW : 0,
+    heatingKWh: heating === 'set' ? sum(hours.heatingW) / 1000 : 0,
+    opened: typical.opened[z]!,
+    water: {
+      sourcesG: sum(hours.sourcesG),
+      evaporationG: sum(hours.evaporationG),
+      humidifierG: sum(hours.humidifierG),
+      dehumidifierG: -sum(hours.dehumidifierG),
+      condensationG: -sum(hours.condensationG),
+      airingG: sum(hours.airingG),
+      linksG: sum(hours.linksG),
+    },
+    ...wetHours({ room, zone, envelope, celsius, ratio, outdoorC: outdoors.celsius, pressurePa }),
+    spread: spreadOf(computed, meanOf(outdoors.ratio), pressurePa, heating === 'set' ? HEATED_K : FREE_K),
+  };
+}

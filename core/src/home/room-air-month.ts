@@ -1,0 +1,107 @@
+/** What is told of a room's air in one month, and how well it is known. */
+import { INNER_FILM, relativeHumidity, saturationRatio, type AirMonth, type AirSpread, type AirZone } from '../air';
+import type { Room, RoomClimate } from '../facts';
+
+/** Water of a typical day, g; what leaves the room below 0. */
+export interface WaterDay {
+  /** People, laundry, cooking and plants. */
+  readonly sourcesG: number;
+  readonly evaporationG: number;
+  readonly humidifierG: number;
+  readonly dehumidifierG: number;
+  readonly condensationG: number;
+  /** With outdoors, and with rooms it opens to. */
+  readonly airingG: number;
+  readonly linksG: number;
+}
+
+/** A room's month. */
+export interface RoomAirMonth extends AirMonth {
+  /** A typical day by the hour, as corrected by what was stated. */
+  readonly celsius: readonly number[];
+  readonly rh: readonly number[];
+  readonly outdoorC: readonly number[];
+  /** The day's extremes: of a typical day, of the coldest night in twenty and of the hottest day in twenty. */
+  readonly lowC: number;
+  readonly highC: number;
+  readonly coldNightC: number;
+  readonly hotDayC: number;
+  /** Outdoors in that night and that day. */
+  readonly coldNightOutdoorC: number;
+  /** Part of the hours in which the heating runs at full. */
+  readonly heatingShare: number;
+  readonly heatingKWh: number;
+  /** How far its windows are taken to be open for the warmth: 0 as usual, then by steps. */
+  readonly opened: number;
+  readonly water: WaterDay;
+  /** Hours of a day in which water settles on its coldest pane, and in which a cold corner is moist enough for mould. */
+  readonly paneWetH: number;
+  readonly mouldH: number;
+  readonly spread: AirSpread;
+}
+
+/** Twelve months by room. */
+export type HomeAir = ReadonlyMap<string, readonly RoomAirMonth[]>;
+
+/** Temperature of a cold corner's inner side between outdoors (0) and the room (1). ISO 13788, poor to good. */
+const CORNER_FACTOR = { thin: 0.55, usual: 0.7, insulated: 0.85 } as const;
+/** Mould grows from this humidity at the surface, per cent. */
+const MOULD_RH = 80;
+
+/** Hours of a day in which water settles on a room's coldest pane, and in which a cold corner is moist enough for mould. */
+export function wetHours({
+  room,
+  zone,
+  envelope,
+  celsius,
+  ratio,
+  outdoorC,
+  pressurePa,
+}: {
+  readonly room: Room;
+  readonly zone: AirZone;
+  readonly envelope: RoomClimate['envelope'];
+  /** At each full hour. */
+  readonly celsius: readonly number[];
+  readonly ratio: readonly number[];
+  readonly outdoorC: readonly number[];
+  readonly pressurePa: number;
+}): { readonly paneWetH: number; readonly mouldH: number } {
+  const coldest = Math.max(0, ...zone.panes.map(({ uValue, behind }) => (behind === 'outdoors' ? uValue : 0)));
+  const factor = CORNER_FACTOR[envelope];
+  const hoursWith = (surfaceOf: (inC: number, outC: number) => number, limit: number) =>
+    celsius.filter((inC, hour) => relativeHumidity(surfaceOf(inC, outdoorC[hour]!), ratio[hour]!, pressurePa) >= limit)
+      .length;
+  return {
+    paneWetH: coldest > 0 ? hoursWith((inC, outC) => inC - (coldest / INNER_FILM) * (inC - outC), 100) : 0,
+    mouldH: room.insideRoomId === null ? hoursWith((inC, outC) => outC + factor * (inC - outC), MOULD_RH) : 0,
+  };
+}
+
+/** Rooms held at what is set are known better than those left to themselves, K. */
+export const HEATED_K = 2.5;
+export const FREE_K = 3.5;
+/** Water in the air beyond what comes from outdoors is known to a factor: leaks and sources are guesses. */
+const WATER_FACTOR = 2.5;
+/** Outdoors differs from year to year, points of humidity. */
+const OUTDOORS_RH = 5;
+
+/** The range of what is computed. @param celsius how well warmth is known, K */
+export function spreadOf(
+  { dayC, dayRh }: Pick<AirMonth, 'dayC' | 'dayRh'>,
+  outdoorRatio: number,
+  pressurePa: number,
+  celsius: number,
+): AirSpread {
+  const full = saturationRatio(dayC, pressurePa);
+  const ratio = (full * dayRh) / 100;
+  const beyond = Math.max(0, ratio - outdoorRatio);
+  const points = (kgKg: number) => (100 * kgKg) / full;
+  const warmer = dayRh * 0.06 * celsius;
+  const combined = (one: number) => Math.hypot(points(one), warmer, OUTDOORS_RH);
+  return {
+    celsius,
+    rhBelow: Math.min(dayRh, combined(beyond - beyond / WATER_FACTOR)),
+    rhAbove: Math.min(100 - dayRh, combined(beyond * WATER_FACTOR - beyond)),
+  };
+}
