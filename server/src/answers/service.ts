@@ -1,4 +1,6 @@
-/** Answers questions about stored homes: worked out in threads, kept by revision and engine, so that a phone need not. */
+/**
+ * Answers questions about stored homes: worked out in threads, kept by revision and engine, so that a phone need not.
+ */
 import { packed, type HomeFacts, type QuestionName } from '@dulvan/core';
 import { z } from 'zod';
 import { refuse } from '../store/refused';
@@ -30,17 +32,20 @@ const KEPT: ReadonlySet<QuestionName> = new Set(['home', 'mends', 'sunlightMap']
 
 const year = z.number().int().min(1950).max(2100);
 const month = z.number().int().min(1).max(12);
+const spotId = z.string().max(40);
+const count = z.number().int().min(1).max(100);
 const PARAMS: Readonly<Partial<Record<QuestionName, z.ZodType>>> = {
   home: z.strictObject({ year, month }),
   mends: z.strictObject({ year, month }),
   sunlightMap: z.strictObject({ year, roomId: z.string().max(40) }),
   rank: z.strictObject({ year, month, plant: z.looseObject({ id: z.string(), taxonId: z.string() }) }),
+  plantsForSpot: z.strictObject({ year, month, spotId, count }),
   bestTaxa: z.strictObject({
     year,
     month,
-    spotId: z.string().max(40),
+    spotId,
     taxonIds: z.array(z.string().max(60)).max(5000),
-    count: z.number().int().min(1).max(100),
+    count,
   }),
 };
 

@@ -134,5 +134,8 @@ export const backRoom: HomeFacts = {
   weathers: [],
   readings: [],
   outcomes: [],
+  climates: [],
+  airThings: [],
+  doorways: [],
   air: [air('back', 1, [27, 22, 60, 66]), air('back', 7, [18, 13, 62, 68])],
 };

@@ -3,6 +3,7 @@ import { BUNDLE_FORMAT, BUNDLE_VERSION } from '@dulvan/contract';
 import type { BundlePart } from '@dulvan/formats/bundle';
 import { backRoom } from './back-room';
 import { sailLoft } from './sail-loft';
+import { sailLoftLoggers } from './sail-loft-loggers';
 
 /** The day the demo is set on. */
 const EXPORTED_AT = '2026-11-23T00:00:00.000Z';
@@ -18,5 +19,6 @@ export function demoParts(): BundlePart[] {
   return [
     { what: 'manifest', manifest },
     ...homes.map((facts): BundlePart => ({ what: 'facts', homeId: facts.home.id, facts })),
+    ...sailLoftLoggers(sailLoft, Date.parse(EXPORTED_AT)),
   ];
 }

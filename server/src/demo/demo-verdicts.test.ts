@@ -29,10 +29,10 @@ it.each<[string, LifeClass]>([
   expect(fitsIn(sailLoft).get(plantId)!.verdict.life).toBe(life);
 });
 
-it('a perfect plant without buds is in no danger, and a plant that need only live in its corner has no trouble', () => {
+it('a plant that grows well without buds is in no danger, and a plant that need only live in its corner has no trouble', () => {
   const fits = fitsIn(sailLoft);
-  expect(fits.get('p-jewel')!.flowers!.likely).not.toBe('yes');
-  expect(fits.get('p-jewel')!.troubles.filter(({ severity }) => severity === 'danger')).toEqual([]);
+  expect(fits.get('p-hoya')!.flowers!.likely).not.toBe('yes');
+  expect(fits.get('p-hoya')!.troubles.filter(({ severity }) => severity === 'danger')).toEqual([]);
   expect(ask(engine, sailLoft, 'mends', when).map(({ plantId }) => plantId)).not.toContain('p-snake');
 });
 

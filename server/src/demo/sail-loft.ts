@@ -1,6 +1,7 @@
 /** The demo home: a converted sail loft on a made-up harbour at 56.4 N. */
 import type { HomeFacts } from '@dulvan/core';
 import { air, room, stand, tier, window, ALL_YEAR } from './build';
+import { SAIL_LOFT_AIR_THINGS, SAIL_LOFT_CLIMATES } from './sail-loft-air';
 import { SAIL_LOFT_CIRCUITS, SAIL_LOFT_LAMPS } from './sail-loft-lamps';
 import { SAIL_LOFT_PLANTS } from './sail-loft-plants';
 import { SAIL_LOFT_SPOTS } from './sail-loft-spots';
@@ -272,6 +273,9 @@ export const sailLoft: HomeFacts = {
       meanC: [18.5, 18.6, 18.7, 18.8, 19.6, 20.4, 21.3, 20.4, 19.6, 18.8, 18.7, 18.6],
     },
   ],
+  climates: SAIL_LOFT_CLIMATES,
+  airThings: SAIL_LOFT_AIR_THINGS,
+  doorways: [{ id: 'hatch', roomId: 'loft', toRoomId: 'galley', widthM: 0.9, heightM: 2, stands: 'by-day' }],
   readings: [
     {
       id: 'm-1',

@@ -61,12 +61,35 @@ type Handlers = {
 
 const numberIn = (text: string | undefined) => (text === undefined ? undefined : Number(text));
 
+const bytes = (content: Uint8Array, headers: Record<string, string>) =>
+  new Response(new Uint8Array(content), { headers: { 'Content-Length': String(content.length), ...headers } });
+
+type MeasuredName =
+  'listSeries' | 'addSeries' | 'appendSamples' | 'samples' | 'devices' | 'addDevice' | 'removeDevice' | 'postSamples';
+
+/** What instruments measured, and those that send by themselves. */
+function measuredHandlers(store: Store): Pick<Handlers, MeasuredName> {
+  return {
+    listSeries: ({ params }) => store.series(params.homeId),
+    addSeries: ({ params, body }) => store.addSeries(params.homeId, body),
+    appendSamples: ({ params, body }) => store.appendSamples(params.homeId, params.seriesId, body),
+    samples: ({ params, query }) => {
+      const range = { from: Number(query.from), to: Number(query.to), step: query.step };
+      const type = { 'Content-Type': 'application/octet-stream' };
+      return bytes(store.samples(params.homeId, params.seriesId, range), type);
+    },
+    devices: ({ params }) => store.devices(params.homeId),
+    addDevice: ({ params, body }) => store.addDevice(params.homeId, body),
+    removeDevice: ({ params }) => store.removeDevice(params.homeId, params.deviceId),
+    postSamples: async ({ body, c }) => ({ kept: await store.takePosted(tokenOf(c), body) }),
+  };
+}
+
 function handlersOf({ store, answers }: ApiOptions): Handlers {
-  const bytes = (content: Uint8Array, headers: Record<string, string>) =>
-    new Response(new Uint8Array(content), { headers: { 'Content-Length': String(content.length), ...headers } });
   return {
     health: () => ({ ok: true, version: VERSION, engine: answers.engine }),
     listHomes: () => store.homes(),
+    takenOut: () => store.takenOut(),
     getHome: ({ params }) => store.home(params.homeId),
     changesSince: ({ params, query }) => store.changesSince(params.homeId, Number(query.since)),
     change: ({ params, body }) => store.change(params.homeId, body),
@@ -84,14 +107,7 @@ function handlersOf({ store, answers }: ApiOptions): Handlers {
     records: ({ params, query }) => store.records(params.homeId, query),
     appendRecords: ({ params, body }) => store.appendRecords(params.homeId, body.records, body.key),
     withdrawRecord: ({ params }) => store.withdrawRecord(params.homeId, params.recordId),
-    listSeries: ({ params }) => store.series(params.homeId),
-    addSeries: ({ params, body }) => store.addSeries(params.homeId, body),
-    appendSamples: ({ params, body }) => store.appendSamples(params.homeId, params.seriesId, body),
-    samples: ({ params, query }) => {
-      const range = { from: Number(query.from), to: Number(query.to), step: query.step };
-      const type = { 'Content-Type': 'application/octet-stream' };
-      return bytes(store.samples(params.homeId, params.seriesId, range), type);
-    },
+    ...measuredHandlers(store),
     addFile: async ({ params, query, c }) =>
       store.addFile(params.homeId, query.kind, new Uint8Array(await c.req.arrayBuffer())),
     file: ({ params }) => {
@@ -117,6 +133,13 @@ function handlersOf({ store, answers }: ApiOptions): Handlers {
       }
     },
   };
+}
+
+/** The token a device shows. */
+function tokenOf(c: Context): string {
+  const shown = /^Bearer (\S{10,100})$/.exec(c.req.header('authorization') ?? '');
+  if (!shown) throw refuse(401, 'Show the logger’s token: Authorization: Bearer …');
+  return shown[1]!;
 }
 
 const refusalOf = (message: string): Refusal => ({ message, problems: [] });

@@ -6,8 +6,9 @@ import { contentKey } from './files';
 import { writeParts } from './parts';
 
 /** The lists of those tables: without what came later. */
-type EarlierList = Exclude<FactList, 'outcomes'>;
-const EARLIER_LISTS = FACT_LISTS.filter((list): list is EarlierList => list !== 'outcomes');
+const LATER = ['outcomes', 'climates', 'airThings', 'doorways'] as const;
+type EarlierList = Exclude<FactList, (typeof LATER)[number]>;
+const EARLIER_LISTS = FACT_LISTS.filter((list): list is EarlierList => !(LATER as readonly string[]).includes(list));
 
 /** Where each list stood, and its columns that held JSON. */
 const EARLIER_TABLES: Readonly<

@@ -1,4 +1,7 @@
-/** Homes: their facts whole in memory, changed by patches on a revision, every change in the journal and taken back by field. */
+/**
+ * Homes: their facts whole in memory, changed by patches on a revision, every change in the journal and taken back by
+ * field.
+ */
 import {
   entrySchema,
   type ChangeSet,
@@ -6,6 +9,7 @@ import {
   type KeptHome,
   type Refusal,
   type Saved,
+  type TakenOut,
 } from '@dulvan/contract';
 import {
   FACT_LISTS,
@@ -15,6 +19,7 @@ import {
   conflictsOf,
   effectOf,
   entryOf,
+  fallenWith,
   idOf,
   problemsOf,
   reversalOf,
@@ -59,6 +64,20 @@ export interface Written<T> {
 /** A plant cannot have arrived, nor a reading been taken, later than this from now. */
 const CLOCK_SLACK_MS = 36 * 3_600_000;
 
+/** Refuses to take back what later entries hang on, and says which they are. */
+function refuseHanging(facts: HomeFacts | null, changes: readonly Change[]): void {
+  const dropped = changes.flatMap((change) =>
+    change.op === 'drop' && change.list !== 'home' ? [{ list: change.list, id: change.id }] : [],
+  );
+  if (!facts || dropped.length === 0) return;
+  const going = new Set(dropped.map(({ list, id }) => `${list}/${id}`));
+  const hanging = fallenWith(facts, dropped).gone.filter(({ list, id }) => !going.has(`${list}/${id}`));
+  if (hanging.length === 0) return;
+  const names = hanging.map(({ list, id }) => String(entryOf(facts, list, id)?.name ?? 'something without a name'));
+  const more = names.length > 3 ? ` and ${names.length - 3} more` : '';
+  throw refuse(409, `Added later, and it hangs on this: ${names.slice(0, 3).join(', ')}${more}. Take that out first.`);
+}
+
 export class Homes {
   private readonly held = new Map<string, Held>();
 
@@ -76,6 +95,27 @@ export class Homes {
       .orderBy(factRows.sequence)
       .all();
     return rows.map(({ body }) => body as unknown as Home);
+  }
+
+  /** The homes that are not here any more, the last to go first. */
+  takenOut(): TakenOut[] {
+    const here = new Set(this.list().map(({ id }) => id));
+    const last = this.reader
+      .select({ homeId: journal.homeId, revision: sql<number>`max(${journal.revision})`.as('last_revision') })
+      .from(journal)
+      .groupBy(journal.homeId)
+      .as('last');
+    return this.reader
+      .select({ entry: journal })
+      .from(journal)
+      .innerJoin(last, and(eq(last.homeId, journal.homeId), eq(last.revision, journal.revision)))
+      .orderBy(desc(journal.at))
+      .all()
+      .filter(({ entry }) => !here.has(entry.homeId))
+      .map(({ entry }) => {
+        const home = statesOf(this.reader, entry.sequence).find(({ list }) => list === 'home');
+        return { name: String(home?.before?.name ?? ''), entry: entryOfRow(entry) };
+      });
   }
 
   /** A home with its revision. */
@@ -157,7 +197,8 @@ export class Homes {
       if (isTakenBack(writer, entryId)) throw refuse(409, 'This change was taken back already.');
       const { changes, conflicts } = reversalOf(held.facts, statesOf(writer, row.sequence));
       if (conflicts.length > 0) throw conflicted(conflicts);
-      const draft = { kind: 'undo', summary: `Took back: ${row.summary}`, undoes: entryId } as const;
+      refuseHanging(held.facts, changes);
+      const draft = { kind: 'undo', summary: `Undid: ${row.summary}`, undoes: entryId } as const;
       const next = this.commit(writer, homeId, held, changes, draft);
       held = next.held;
       if (next.entry) made.push(next.entry);

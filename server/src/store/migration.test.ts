@@ -45,6 +45,13 @@ function earlierFile(migrations: number, fill: (client: Driver.Database) => void
   client.close();
 }
 
+/** Takes back a migration and those after it, as if they had never been. */
+function takenBack(client: Driver.Database, from: string): void {
+  const { when } = MIGRATIONS.find(({ tag }) => tag === from)!;
+  client.prepare('DELETE FROM __drizzle_migrations WHERE created_at >= ?').run(when);
+  client.exec('DROP TABLE devices');
+}
+
 const HOME = {
   id: 'h',
   name: 'Old home',
@@ -232,8 +239,7 @@ describe('a file of the third version', () => {
 async function dullFile(): Promise<void> {
   (await openStore(file)).close();
   const client = new Driver(file);
-  const { when } = MIGRATIONS.find(({ tag }) => tag === '0004_brightness')!;
-  client.prepare('DELETE FROM __drizzle_migrations WHERE created_at >= ?').run(when);
+  takenBack(client, '0004_brightness');
   const bare = (entry: object) => {
     const kept = Object.entries(entry).filter(([field]) => !/^(revealR|r)eflectance$/.test(field));
     return JSON.stringify(Object.fromEntries(kept));
@@ -273,8 +279,7 @@ describe('a file of before surfaces had a brightness', () => {
 async function goallessFile(): Promise<void> {
   (await openStore(file)).close();
   const client = new Driver(file);
-  const { when } = MIGRATIONS.find(({ tag }) => tag === '0005_goals')!;
-  client.prepare('DELETE FROM __drizzle_migrations WHERE created_at >= ?').run(when);
+  takenBack(client, '0005_goals');
   const bare = (entry: object) => {
     const kept = Object.entries(entry).filter(([field]) => !/^(goal|stageSeenOn|cameFromSpotId|movedOn)$/.test(field));
     return JSON.stringify(Object.fromEntries(kept));

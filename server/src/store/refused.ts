@@ -1,7 +1,7 @@
 /** An expected refusal: the status to answer with and what to tell the grower. */
 import type { Refusal } from '@dulvan/contract';
 
-export type RefusalStatus = 400 | 403 | 404 | 409 | 413 | 415 | 422 | 503 | 507;
+export type RefusalStatus = 401 | 400 | 403 | 404 | 409 | 413 | 415 | 422 | 503 | 507;
 
 export class Refused extends Error {
   constructor(

@@ -121,6 +121,23 @@ export const samples = sqliteTable(
   (table) => [primaryKey({ columns: [table.series, table.day] })],
 );
 
+/** Loggers that send by themselves. Their tokens are kept as hashes alone. */
+export const devices = sqliteTable(
+  'devices',
+  {
+    id: text().primaryKey(),
+    homeId: text().notNull(),
+    name: text().notNull(),
+    roomId: text(),
+    spotId: text(),
+    tokenHash: text().notNull(),
+    madeAt: integer().notNull(),
+    lastSeenAt: integer(),
+    battery: real(),
+  },
+  (table) => [uniqueIndex('devices_token').on(table.tokenHash), index('devices_home').on(table.homeId, table.madeAt)],
+);
+
 /** Files by the SHA-256 of their content. */
 export const files = sqliteTable(
   'files',

@@ -12,6 +12,35 @@ const facts = (): HomeFacts => kept.store.home(HOME).facts;
 const plant = (id = 'p-moth'): Plant => facts().plants.find((candidate) => candidate.id === id)!;
 const moved = (spotId: string | null) => patch('plants', 'p-moth', { spotId });
 
+describe('a home that was taken out', () => {
+  it('is listed with the entry that brings it back, over a restart as well, until it is back', async () => {
+    expect(kept.store.takenOut()).toEqual([]);
+    await kept.save([moved('sill-4')]);
+    const { entry } = await kept.store.wipe(HOME);
+    const store = await kept.restarted();
+    expect(store.takenOut()).toEqual([{ name: sailLoft.home.name, entry }]);
+    await store.undo(HOME, [entry!.id], newKey());
+    expect(store.takenOut()).toEqual([]);
+    expect(store.home(HOME).facts.plants).toHaveLength(sailLoft.plants.length);
+  });
+});
+
+describe('undoing what later entries hang on', () => {
+  const room = { ...sailLoft.rooms[0]!, id: 'net-store', name: 'Net store' };
+  const window = { ...sailLoft.windows[0]!, id: 'net-window', roomId: room.id, name: 'Net window' };
+
+  it('is refused by the name of what hangs on it, and goes through once that is out', async () => {
+    const first = await kept.save([put('rooms', room)], 'Added the room Net store');
+    const second = await kept.save([put('windows', window)], 'Added the window Net window');
+    const entries = [first.entry!.id];
+    const { refusal: told, status } = await refusal(() => kept.store.undo(HOME, entries, newKey()));
+    expect(status).toBe(409);
+    expect(told.message).toBe('Added later, and it hangs on this: Net window. Take that out first.');
+    await kept.store.undo(HOME, [second.entry!.id, ...entries], newKey());
+    expect(facts()).toEqual(sailLoft);
+  });
+});
+
 describe('keeping a home', () => {
   it('gives back exactly the facts it was given, in their order, over a restart as well', async () => {
     expect(facts()).toEqual(sailLoft);

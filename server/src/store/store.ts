@@ -1,18 +1,22 @@
 /** The store: every write is one transaction that changes all it is meant to, or nothing; writes take turns. */
 import type {
   ChangeSet,
+  Device,
   FileKind,
   HomeEvent,
   HomeRecord,
   JournalEntry,
   KeptHome,
+  NewDevice,
   NewRecord,
   NewSeries,
+  PostedSamples,
   RecordQuery,
   Samples,
   Saved,
   Series,
   StoredFile,
+  TakenOut,
 } from '@dulvan/contract';
 import { MOST_HOMES } from '@dulvan/contract';
 import type { Change, EntryChange, Home, Knowledge } from '@dulvan/core';
@@ -28,6 +32,7 @@ import { allRecords, appendRecords, recordPage, recordsById, withdrawRecord } fr
 import { refuse } from './refused';
 import { remember, requestMade } from './requests';
 import { journal, journalChanges, requests } from './schema';
+import { addDevice, listDevices, removeDevice, takePosted } from './devices';
 import { addSeries, allSamples, appendSamples, listSeries, samplesBetween, type Range } from './series';
 
 /** Keys of requests are remembered this long: a sender tries again within minutes. */
@@ -103,6 +108,10 @@ export class Store {
     });
   }
 
+  takenOut(): TakenOut[] {
+    return this.homesKept.takenOut();
+  }
+
   wipe(homeId: string): Promise<Saved> {
     return this.changeHome((writer) => this.homesKept.wipe(writer, homeId));
   }
@@ -157,6 +166,29 @@ export class Store {
     return samplesBetween(this.reader, homeId, seriesId, range, timeZone);
   }
 
+  devices(homeId: string): Device[] {
+    this.mustKeep(homeId);
+    return listDevices(this.reader, homeId);
+  }
+
+  /** @returns the device, and its token, which is told this once */
+  addDevice(homeId: string, given: NewDevice): Promise<{ device: Device; token: string }> {
+    const { facts } = this.home(homeId);
+    const { roomId, spotId } = given;
+    const isThere =
+      roomId === null ? facts.spots.some(({ id }) => id === spotId) : facts.rooms.some(({ id }) => id === roomId);
+    if (!isThere) throw refuse(422, 'There is no such place.');
+    return this.write((writer) => addDevice(writer, homeId, given, this.now()));
+  }
+
+  removeDevice(homeId: string, id: string): Promise<Device> {
+    return this.write((writer) => removeDevice(writer, homeId, id));
+  }
+
+  takePosted(token: string, posted: PostedSamples): Promise<number> {
+    return this.write((writer) => takePosted(writer, token, posted, this.now()));
+  }
+
   addFile(homeId: string, kind: FileKind, content: Uint8Array): Promise<StoredFile> {
     this.mustKeep(homeId);
     return this.write((writer) => addFile(writer, homeId, kind, content, this.now()));
@@ -203,8 +235,8 @@ export class Store {
   }
 
   /**
-   * Puts a bundle's homes in place of those with the same key, and adds what else it holds that is not here yet: all of it,
-   * or nothing.
+   * Puts a bundle's homes in place of those with the same key, and adds what else it holds that is not here yet: all
+   * of it, or nothing.
    */
   import(parts: AsyncIterable<BundlePart> | Iterable<BundlePart>): Promise<Imported> {
     return this.taking(async () => {
