@@ -3,16 +3,20 @@ import { suggestedClimate } from '@dulvan/catalogue';
 import {
   ALL_MONTHS,
   PALE_REVEAL,
+  ASSUMED_CLIMATE,
   PLAIN_WOOD,
   type AirStatement,
+  type AirThing,
   type Block,
   type Circuit,
+  type Doorway,
   type Home,
   type HomeFacts,
   type Lamp,
   type Obstruction,
   type Plant,
   type Room,
+  type RoomClimate,
   type Spot,
   type Stand,
   type Tier,
@@ -20,6 +24,7 @@ import {
 } from '@dulvan/core';
 import type { FormList } from './form-specs';
 import { newId } from '../parts/new-id';
+import { BLANK as WORDS } from './form-words';
 
 const ALL_YEAR = [...ALL_MONTHS];
 
@@ -64,11 +69,12 @@ function newRoom(facts: HomeFacts): Room {
   };
 }
 
-function newWindow(roomId: string): Window {
+function newWindow(facts: HomeFacts, roomId: string): Window {
+  const others = facts.windows.filter((window) => window.roomId === roomId).length;
   return {
     id: newId(),
     roomId,
-    name: 'Window',
+    name: others > 0 ? WORDS.windowNumbered(others + 1) : WORDS.window,
     side: 'a',
     offsetM: 1,
     insetM: 0,
@@ -95,7 +101,7 @@ function newStand(roomId: string): Stand {
   return {
     id: newId(),
     roomId,
-    name: 'Table',
+    name: WORDS.table,
     kind: 'table',
     xM: 1,
     yM: 0.3,
@@ -105,18 +111,35 @@ function newStand(roomId: string): Stand {
   };
 }
 
-function newTier(standId: string, heightM: number): Tier {
-  return { id: newId(), standId, heightM, board: 'solid' };
+/** Boards of a shelf lie about so far above each other, m; a first one lies at the height of a table. */
+const TIER_PITCH_M = 0.4;
+const TABLE_HEIGHT_M = 0.75;
+
+function newTier(facts: HomeFacts, stand: Stand): Tier {
+  const heights = facts.tiers.filter(({ standId }) => standId === stand.id).map(({ heightM }) => heightM);
+  const first = stand.kind === 'floor' ? 0 : TABLE_HEIGHT_M;
+  const heightM = heights.length > 0 ? Math.max(...heights) + TIER_PITCH_M : first;
+  return { id: newId(), standId: stand.id, heightM: Math.round(heightM * 100) / 100, board: 'solid' };
 }
 
-function newSpot(tierId: string, stand: Stand): Spot {
+/** Room that a new spot gives a plant, m. */
+const SPOT_SIZE_M = 0.3;
+
+/** Beside the last spot of its tier, as far as the board reaches. */
+function newSpot(facts: HomeFacts, tierId: string, stand: Stand): Spot {
+  const others = facts.spots.filter((spot) => spot.tierId === tierId);
+  const alongX = stand.widthM >= stand.depthM;
+  const lengthM = alongX ? stand.widthM : stand.depthM;
+  const last = Math.max(0, ...others.map((spot) => (alongX ? spot.alongM : spot.acrossM) + spot.sizeM / 2));
+  const middle = Math.min(lengthM, Math.max(Math.min(lengthM, SPOT_SIZE_M) / 2, last + SPOT_SIZE_M / 2));
+  const across = (alongX ? stand.depthM : stand.widthM) / 2;
   return {
     id: newId(),
     tierId,
-    name: 'Spot',
-    alongM: stand.widthM / 2,
-    acrossM: stand.depthM / 2,
-    sizeM: 0.3,
+    name: WORDS.spotNumbered(others.length + 1),
+    alongM: alongX ? middle : across,
+    acrossM: alongX ? across : middle,
+    sizeM: SPOT_SIZE_M,
     freeHeightM: 0.5,
     loadKg: 8,
     reach: 'easy',
@@ -124,15 +147,16 @@ function newSpot(tierId: string, stand: Stand): Spot {
 }
 
 function newCircuit(facts: HomeFacts): Circuit {
-  return { id: newId(), homeId: facts.home.id, name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_YEAR };
+  return { id: newId(), homeId: facts.home.id, name: WORDS.timer, onMinute: 480, offMinute: 1200, months: ALL_YEAR };
 }
 
-function newLamp(tierId: string, circuitId: string, stand: Stand): Lamp {
+function newLamp(facts: HomeFacts, tierId: string, circuitId: string, stand: Stand): Lamp {
+  const others = facts.lamps.filter((lamp) => lamp.tierId === tierId).length;
   return {
     id: newId(),
     circuitId,
     tierId,
-    name: 'Lamp',
+    name: others > 0 ? WORDS.lampNumbered(others + 1) : WORDS.lamp,
     form: 'bar',
     ppf: 30,
     powerW: 15,
@@ -162,7 +186,7 @@ function newObstruction(facts: HomeFacts, roomId: string, bearing: number): Obst
   return {
     id: newId(),
     roomId,
-    name: 'Tree',
+    name: WORDS.tree,
     kind: 'deciduous',
     fromBearing: turned(-20),
     toBearing: turned(20),
@@ -176,7 +200,7 @@ function newBlock(roomId: string): Block {
   return {
     id: newId(),
     roomId,
-    name: 'Cupboard',
+    name: WORDS.cupboard,
     xM: 0,
     yM: 0,
     zM: 0,
@@ -189,6 +213,38 @@ function newBlock(roomId: string): Block {
 
 function newAir(roomId: string, month: number): AirStatement {
   return { id: newId(), roomId, month, dayC: 20, nightC: 17, dayRh: 45, nightRh: 50 };
+}
+
+/** Its heating begins as it is assumed until it is said. */
+function newClimate({ id: roomId, insideRoomId }: Room): RoomClimate {
+  const cabinet = insideRoomId === null ? {} : ({ heating: 'none', peopleHours: 0 } as const);
+  return { id: newId(), roomId, ...ASSUMED_CLIMATE, ...cabinet };
+}
+
+function newAirThing({ id: roomId, widthM, heightM }: Room): AirThing {
+  return {
+    id: newId(),
+    roomId,
+    name: WORDS.radiator,
+    kind: 'radiator',
+    xM: widthM / 2,
+    yM: 0.1,
+    zM: Math.min(0.4, heightM / 2),
+    powerW: 0,
+    gramsH: 0,
+    setRh: null,
+    areaM2: 0,
+    airM3H: 0,
+    toward: 'a',
+    fromMinute: 0,
+    toMinute: 1440,
+    months: ALL_YEAR,
+  };
+}
+
+function newDoorway({ rooms }: HomeFacts, roomId: string): Doorway | null {
+  const other = rooms.find(({ id, insideRoomId }) => id !== roomId && insideRoomId === null);
+  return other ? { id: newId(), roomId, toRoomId: other.id, widthM: 0.8, heightM: 2, stands: 'by-day' } : null;
 }
 
 export function newPlant(facts: HomeFacts, taxonId: string, matureHeightCm: number): Plant {
@@ -227,13 +283,19 @@ export function blankFor(facts: HomeFacts, list: FormList, parent: string | null
     case 'circuits':
       return newCircuit(facts);
     case 'windows':
-      return room ? newWindow(room.id) : null;
+      return room ? newWindow(facts, room.id) : null;
     case 'obstructions':
       return room ? newObstruction(facts, room.id, room.wallABearing) : null;
     case 'blocks':
       return room ? newBlock(room.id) : null;
     case 'stands':
       return room ? newStand(room.id) : null;
+    case 'climates':
+      return room ? newClimate(room) : null;
+    case 'airThings':
+      return room ? newAirThing(room) : null;
+    case 'doorways':
+      return room ? newDoorway(facts, room.id) : null;
     case 'air':
       return room
         ? newAir(
@@ -244,11 +306,11 @@ export function blankFor(facts: HomeFacts, list: FormList, parent: string | null
           )
         : null;
     case 'tiers':
-      return stand ? newTier(stand.id, stand.kind === 'floor' ? 0 : 0.8) : null;
+      return stand ? newTier(facts, stand) : null;
     case 'spots':
-      return tier && stand ? newSpot(tier.id, stand) : null;
+      return tier && stand ? newSpot(facts, tier.id, stand) : null;
     case 'lamps':
-      return tier && stand && facts.circuits[0] ? newLamp(tier.id, facts.circuits[0].id, stand) : null;
+      return tier && stand && facts.circuits[0] ? newLamp(facts, tier.id, facts.circuits[0].id, stand) : null;
     case 'plants':
       return null;
   }

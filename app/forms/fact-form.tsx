@@ -1,20 +1,26 @@
-/** The form for any one fact: shows its effect while it is filled in, says beside the field what cannot be, keeps what is typed. */
-import { doubtsOf, type Change } from '@dulvan/core';
+/**
+ * The form for any one fact: shows its effect while it is filled in, says beside the field what cannot be, keeps what
+ * is typed.
+ */
+import { doubtsOf, type Change, type HomeFacts } from '@dulvan/core';
 import { useEffect } from 'react';
 import { View } from 'react-native';
+import { Refused } from '../parts/refused';
 import { useHome } from '../state/home';
 import { useUnits } from '../state/settings';
 import { Button } from '../ui/button';
-import { Choices, MonthBoxes } from '../ui/choices';
-import { Field } from '../ui/field';
+import { Fold } from '../ui/fold';
 import { Row } from '../ui/page';
 import { SPACE } from '../ui/theme';
-import { Body, Small, Strong } from '../ui/type';
+import { Small } from '../ui/type';
 import { useInk } from '../ui/use-ink';
+import { AskedItem } from './asked-item';
 import type { FormItem } from './form-item';
 import { FORM_SPECS, type FormList } from './form-specs';
 import { unitOf, type Entry } from './form-values';
-import { changeOf, useFactForm, type FactFormState } from './use-fact-form';
+import { answerWords } from './item-input';
+import { changeOf, useFactForm, type FactForm as FactFormState } from './use-fact-form';
+import { FACT_FORM as WORDS } from './form-words';
 
 interface Given {
   readonly list: FormList | 'home';
@@ -29,68 +35,104 @@ export function FactForm({ list, initial, isNew = false, onSaved, onPreview }: G
   const { items, noun, caution } = FORM_SPECS[list];
   const facts = useHome((state) => state.facts);
   const form = useFactForm({ list, initial, isNew });
-  const { parsed, changed, values } = form;
+  const { entry, changed, values, saving } = form;
   useEffect(() => {
-    const fits = parsed.entry && Object.keys(parsed.errors).length === 0;
-    onPreview?.(changed && fits ? changeOf(list, initial as Entry, parsed.entry, isNew) : null);
-  }, [parsed, changed, list, initial, isNew, onPreview]);
+    onPreview?.(changed && entry ? changeOf(list, initial as Entry, entry, isNew) : null);
+  }, [entry, changed, list, initial, isNew, onPreview]);
   const save = async () => {
     if (await form.save()) onSaved?.(initial.id);
   };
-  const doubts = facts && parsed.entry && changed ? doubtsOf(facts, list, parsed.entry as never) : [];
   const asked = items.filter((item) => item.when?.(values) ?? true);
+  const questions = (wanted: readonly FormItem[]) =>
+    wanted.map((item) => (
+      <Question key={item.field} item={item} form={form} facts={facts} list={list} initial={initial} isNew={isNew} />
+    ));
+  const more = asked.filter((item) => item.more !== undefined);
   return (
     <View style={{ gap: SPACE.m }}>
       {caution ? <Small>{caution}</Small> : null}
-      {asked.map((item) => (
-        <View key={item.field} style={{ gap: SPACE.xs }}>
-          <ItemInput
-            item={item}
-            value={values[item.field] ?? ''}
-            choices={item.choices?.(facts, { ...initial, ...values }) ?? []}
-            error={form.isTouched(item.field) || !isNew ? parsed.errors[item.field] : undefined}
-            onValue={(value) => form.setValue(item.field, value)}
-          />
-          <Elsewhere item={item} form={form} facts={facts} initial={initial} />
-          {doubts
-            .filter((doubt) => doubt.field === item.field)
-            .map(({ message }) => (
-              <View key={message} role="status">
-                <Small>{`? ${message} It can be kept as it is.`}</Small>
-              </View>
-            ))}
-        </View>
-      ))}
+      {questions(asked.filter((item) => item.more === undefined))}
+      {more.length > 0 ? (
+        <More items={more} form={form} facts={facts} initial={initial}>
+          {questions(more)}
+        </More>
+      ) : null}
       <Refused form={form} />
       <Row>
-        <Button kind="main" onPress={() => void save()} disabled={form.saving || (!changed && !isNew)}>
-          {isNew ? `Add this ${noun}` : 'Save'}
+        <Button kind="main" onPress={() => void save()} disabled={saving || (!changed && !isNew)}>
+          {isNew ? WORDS.addThis(noun) : WORDS.save}
         </Button>
-        {changed ? <Button onPress={form.startOver}>Start over</Button> : null}
+        {changed ? <Button onPress={form.startOver}>{WORDS.startOver}</Button> : null}
       </Row>
     </View>
   );
 }
 
-function Refused({ form: { parsed, refusal } }: { readonly form: FactFormState }) {
-  const { danger } = useInk();
-  const ownError = parsed.errors[''];
+interface MoreGiven {
+  readonly items: readonly FormItem[];
+  readonly form: FactFormState;
+  readonly facts: HomeFacts | null;
+  readonly initial: object;
+  readonly children: React.ReactNode;
+}
+
+/** So many answers are told in the line of what is folded away. */
+const TOLD = 5;
+
+/**
+ * What a grower may leave as it is, with what is taken for it meanwhile; it opens by itself where something in it is
+ * wrong.
+ */
+function More({ items, form, facts, initial, children }: MoreGiven) {
+  const units = useUnits();
+  const wrong = items.some(
+    ({ field }) =>
+      form.elsewhere[field] !== undefined || (form.errors[field] && (form.submitted || form.isTouched(field))),
+  );
+  const told = items
+    .slice(0, TOLD)
+    .map((item) => `${item.more} ${answerWords(item, { values: form.values, facts, initial, units })}`);
+  const rest = items.length > TOLD ? WORDS.andMore(items.length - TOLD) : '';
   return (
-    <>
-      {ownError ? <Body style={{ color: danger }}>✕ {ownError}</Body> : null}
-      {refusal ? (
-        <View role="alert">
-          <Body style={{ color: danger }}>✕ {refusal}</Body>
-        </View>
-      ) : null}
-    </>
+    <Fold title={WORDS.moreExactly} note={WORDS.asItIsNow(told.join(', '), rest)} opened={Boolean(wrong)}>
+      {children}
+    </Fold>
+  );
+}
+
+interface QuestionGiven {
+  readonly item: FormItem;
+  readonly form: FactFormState;
+  readonly facts: HomeFacts | null;
+  readonly list: FormList | 'home';
+  readonly initial: object;
+  readonly isNew: boolean;
+}
+
+function Question({ item, form, facts, list, initial, isNew }: QuestionGiven) {
+  const { field } = item;
+  const { entry, changed } = form;
+  const doubts = facts && entry && changed ? doubtsOf(facts, list, entry as never) : [];
+  const isTold = !isNew || form.submitted || form.isTouched(field);
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <AskedItem item={item} form={form} facts={facts} initial={initial} told={isTold} />
+      <Elsewhere item={item} form={form} facts={facts} initial={initial} />
+      {doubts
+        .filter((doubt) => doubt.field === field)
+        .map(({ message }) => (
+          <View key={message} role="status">
+            <Small>{WORDS.canBeKept(message)}</Small>
+          </View>
+        ))}
+    </View>
   );
 }
 
 interface ElsewhereGiven {
   readonly item: FormItem;
   readonly form: FactFormState;
-  readonly facts: Parameters<NonNullable<FormItem['choices']>>[0];
+  readonly facts: HomeFacts | null;
   readonly initial: object;
 }
 
@@ -106,49 +148,14 @@ function Elsewhere({ item, form, facts, initial }: ElsewhereGiven) {
   const now = `${word ?? (theirs ? typed : 'nothing')}${word === undefined && theirs && unit ? ` ${unit}` : ''}`;
   return (
     <View role="status" style={{ gap: SPACE.xs }}>
-      <Small style={{ color: danger }}>{`! Changed elsewhere meanwhile: it is ${now} now. Yours is kept here.`}</Small>
+      <Small style={{ color: danger }}>{WORDS.changedElsewhere(now)}</Small>
       <Button
         style={{ alignSelf: 'flex-start' }}
-        label={`Take ${now} for ${item.label}`}
+        label={WORDS.takeTheirsFor(now, item.label)}
         onPress={() => form.takeTheirs(item.field)}
       >
-        {`Take ${now}`}
+        {WORDS.takeTheirs(now)}
       </Button>
     </View>
   );
-}
-
-interface ItemGiven {
-  readonly item: FormItem;
-  readonly value: string;
-  readonly choices: readonly { readonly value: string; readonly word: string }[];
-  readonly error: string | undefined;
-  readonly onValue: (value: string) => void;
-}
-
-function ItemInput({ item, value, choices, error, onValue }: ItemGiven) {
-  const { danger } = useInk();
-  const units = useUnits();
-  const { kind, label, help } = item;
-  if (kind === 'choice' || kind === 'months') {
-    return (
-      <View style={{ gap: SPACE.xs }}>
-        <Strong>{label}</Strong>
-        {kind === 'choice' ? (
-          <Choices label={label} choices={choices} value={value} onValue={onValue} />
-        ) : (
-          <MonthBoxes
-            label={label}
-            months={value === '' ? [] : value.split(',').map(Number)}
-            onMonths={(months) => onValue(months.join(','))}
-          />
-        )}
-        {error ? <Small style={{ color: danger }}>✕ {error}</Small> : help ? <Small>{help}</Small> : null}
-      </View>
-    );
-  }
-  const fieldKind =
-    kind === 'long-text' ? 'long' : kind === 'text' || kind === 'date' || kind === 'time' ? 'text' : 'number';
-  const unit = unitOf(item, units);
-  return <Field label={label} value={value} onValue={onValue} unit={unit} help={help} error={error} kind={fieldKind} />;
 }

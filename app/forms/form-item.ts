@@ -18,6 +18,8 @@ export type ItemKind =
   | 'degrees'
   | 'temperature'
   | 'time'
+  /** A time at which something ends: midnight is 24:00. */
+  | 'time-until'
   | 'months'
   | 'choice'
   | 'date';
@@ -30,6 +32,8 @@ export interface FormItem {
   readonly help?: string;
   readonly optional?: 'optional';
   readonly choices?: (facts: HomeFacts | null, entry: Readonly<Record<string, unknown>>) => readonly Choice[];
+  /** Asked under "More exactly": its short name there, in the line that tells what is assumed. */
+  readonly more?: string;
   /** Asked only when this holds of what is filled in so far. */
   readonly when?: (values: Readonly<Record<string, string>>) => boolean;
 }

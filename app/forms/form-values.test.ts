@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import type { Units } from '../state/settings';
 import type { FormItem } from './form-item';
 import { FORM_SPECS } from './form-specs';
-import { readForm, valuesOf, type Entry, type FormValues } from './form-values';
+import { WHOLE_FORM } from '../parts/typed-schema';
+import { formSchema, valuesOf, type Entry } from './form-values';
+import type { FormValues } from '../parts/use-draft-form';
 import { typedNumber } from '../parts/typed-number';
 
 const METRIC: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
@@ -34,8 +36,12 @@ const window: Window = {
   overhangAboveM: 0,
 };
 const { items } = FORM_SPECS.windows;
-const read = (values: FormValues, units: Units, asked: readonly FormItem[] = items) =>
-  readForm({ list: 'windows', items: asked, initial: entry, facts: null, units }, values);
+/** The entry as read, null where it cannot be; and the first message of each field. */
+function read(values: FormValues, units: Units, asked: readonly FormItem[] = items) {
+  const parsed = formSchema({ list: 'windows', items: asked, initial: entry, facts: null, units }).safeParse(values);
+  const issues = parsed.error?.issues.map(({ path, message }) => [String(path[0]), message] as const) ?? [];
+  return { entry: parsed.success ? parsed.data : null, errors: Object.fromEntries([...issues].reverse()) };
+}
 const entry = window as unknown as Entry;
 
 describe('what a form shows and reads', () => {
@@ -62,6 +68,13 @@ describe('what a form shows and reads', () => {
       name: 'Give it a name.',
       frameShare: expect.stringContaining('From 0 to 90 %') as string,
     });
+  });
+
+  it('tells what concerns no field it asks for under a name of its own', () => {
+    const onlyName = items.filter(({ field }) => field === 'name');
+    const crooked = { ...entry, widthM: -1 } as unknown as Entry;
+    const schema = formSchema({ list: 'windows', items: onlyName, initial: crooked, facts: null, units: METRIC });
+    expect(schema.safeParse({ name: 'Gable' }).error?.issues[0]?.path).toEqual([WHOLE_FORM]);
   });
 
   it('reads times of day and refuses odd ones', () => {

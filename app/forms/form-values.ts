@@ -10,14 +10,17 @@ import {
   type HomeFacts,
   type Problem,
 } from '@dulvan/core';
+import type { ZodType } from 'zod';
 import { typedNumber } from '../parts/typed-number';
 import { CM_PER_INCH } from '../parts/words';
 import type { Units } from '../state/settings';
 import type { FormItem } from './form-item';
+import { WHOLE_FORM, typedSchema } from '../parts/typed-schema';
+import type { FormValues } from '../parts/use-draft-form';
 import type { FormList } from './form-specs';
 import * as windowCurtains from './window-curtains';
+import { FORM_VALUES as WORDS } from './form-words';
 
-export type FormValues = Readonly<Record<string, string>>;
 export type Entry = Readonly<Record<string, unknown>> & { readonly id: string };
 
 const CM_PER_M = 100;
@@ -53,7 +56,7 @@ export function unitOf({ kind, unit }: FormItem, units: Units): string {
 function shown({ kind }: FormItem, value: unknown, units: Units): string {
   if (value === null || value === undefined) return '';
   if (kind === 'months') return (value as number[]).join(',');
-  if (kind === 'time') {
+  if (kind === 'time' || kind === 'time-until') {
     const minute = value as number;
     return `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
   }
@@ -89,6 +92,7 @@ function stored({ kind, optional, field }: FormItem, text: string, units: Units)
     case 'degrees':
       return typedNumber(text);
     case 'time':
+    case 'time-until':
       return typedTime(text);
     case 'months':
       return typedMonths(text);
@@ -113,13 +117,6 @@ export function valuesOf(list: FormList | 'home', items: readonly FormItem[], en
   return Object.fromEntries(items.map((item) => [item.field, shown(item, form[item.field], units)]));
 }
 
-export interface ParsedForm {
-  /** The entry as typed; null while a field cannot be read. */
-  readonly entry: Entry | null;
-  /** A message by field; what concerns no field on the form is under an empty key. */
-  readonly errors: Readonly<Record<string, string>>;
-}
-
 /** What a form is read with. */
 export interface FormContext {
   readonly list: FormList | 'home';
@@ -130,23 +127,27 @@ export interface FormContext {
   readonly units: Units;
 }
 
-/** Reads a form: each field against its schema, then the entry against the rest of the home. */
-export function readForm(context: FormContext, values: FormValues): ParsedForm {
+/** Reads a form: each field against the contract's schema, then the entry against the rest of the home. */
+export function formSchema(context: FormContext): ZodType<Entry, FormValues> {
   const { list, items, units } = context;
-  const form = typedForm(context, values);
-  const parsed = entrySchema(list).safeParse(asKept(list, form));
-  if (parsed.success) {
-    const entry = parsed.data as unknown as Entry;
-    return { entry, errors: contradictions(context, form, entry) };
-  }
-  const errors: Record<string, string> = {};
-  for (const issue of parsed.error.issues) {
-    const first = String(issue.path[0] ?? '');
-    const field = first === 'curtains' ? windowCurtains.fieldOf(form, issue.path, issue.message) : first;
-    const item = items.find((candidate) => candidate.field === field);
-    errors[item ? field : ''] ??= item ? inUnits(issue, item, units) : issue.message;
-  }
-  return { entry: null, errors };
+  return typedSchema((values, addIssue) => {
+    const tell = (field: string, message: string) =>
+      addIssue(items.some((item) => item.field === field) ? field : WHOLE_FORM, message);
+    const form = typedForm(context, values);
+    const parsed = entrySchema(list).safeParse(asKept(list, form));
+    if (parsed.success) {
+      const entry = parsed.data as unknown as Entry;
+      for (const [field, message] of contradictions(context, form, entry)) tell(field, message);
+      return entry;
+    }
+    for (const issue of parsed.error.issues) {
+      const first = String(issue.path[0] ?? '');
+      const field = first === 'curtains' ? windowCurtains.fieldOf(form, issue.path, issue.message) : first;
+      const item = items.find((candidate) => candidate.field === field);
+      tell(field, item ? inUnits(issue, item, units) : issue.message);
+    }
+    return null;
+  });
 }
 
 /** The entry in its form's shape, with what is typed in place of what it began with. */
@@ -156,23 +157,20 @@ function typedForm({ list, items, initial, units }: FormContext, values: FormVal
   return { ...asForm(list, initial), ...Object.fromEntries(typed) } as Entry;
 }
 
-/** What would contradict the rest of the home, by field; what contradicted it before is left alone. */
-function contradictions({ list, items, facts }: FormContext, form: Entry, entry: Entry): Record<string, string> {
-  if (!facts || list === 'home') return {};
-  const errors: Record<string, string> = {};
+/** What would contradict the rest of the home, with its field; what contradicted it before is left alone. */
+function contradictions({ list, facts }: FormContext, form: Entry, entry: Entry): (readonly [string, string])[] {
+  if (!facts || list === 'home') return [];
   const next = applied(facts, [put(list, entry as never)]) ?? facts;
   const changed = [{ list, id: entry.id }];
   const known = new Set(problemsOf(facts, changed).map(keyOf));
-  for (const problem of problemsOf(next, changed)) {
+  return problemsOf(next, changed).flatMap((problem) => {
     const own = problem.list === list && problem.id === entry.id;
-    if (!own && known.has(keyOf(problem))) continue;
+    if (!own && known.has(keyOf(problem))) return [];
     const field =
       problem.field === 'curtains' ? windowCurtains.fieldOf(form, ['curtains'], problem.message) : problem.field;
-    const here = own && items.some((item) => item.field === field);
     const owner = own || problem.list === 'home' ? '' : `${nameOf(next, problem.list, problem.id)}: `;
-    errors[here ? field : ''] ??= `${owner}${problem.message}`;
-  }
-  return errors;
+    return [[own ? field : WHOLE_FORM, `${owner}${problem.message}`] as const];
+  });
 }
 
 const keyOf = ({ list, id, field }: Problem) => `${list}/${id}/${field}`;
@@ -193,5 +191,5 @@ function inUnits(issue: Issue, item: FormItem, units: Units): string {
   const bounds = BOUNDS.exec(issue.message);
   if (!bounds || !['length', 'pot', 'temperature'].includes(item.kind)) return issue.message;
   const [from, to] = [Number(bounds[1]), Number(bounds[2])].map((value) => shown(item, value, units));
-  return `From ${from} to ${to} ${unitOf(item, units)}.`;
+  return WORDS.range(from, to, unitOf(item, units));
 }

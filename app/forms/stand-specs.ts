@@ -9,7 +9,7 @@ const hasSize = (values: Readonly<Record<string, string>>) =>
 export const STAND_SPECS = {
   stands: {
     noun: 'stand',
-    caution: 'Mind what shelves and sills can bear, and fix tall ones to the wall: wet pots are heavy.',
+    caution: 'Mind what shelves and sills can carry, and fix tall ones to the wall: wet pots are heavy.',
     items: [
       { field: 'name', label: 'Name', kind: 'text' },
       {
@@ -43,6 +43,7 @@ export const STAND_SPECS = {
       { field: 'depthM', label: 'Size away from wall A', kind: 'length' },
       {
         field: 'reflectance',
+        more: 'boards',
         label: 'Brightness of its boards',
         kind: 'percent',
         help: 'White 80, pale wood 50, dark wood 20.',
@@ -70,9 +71,10 @@ export const STAND_SPECS = {
       { field: 'acrossM', label: 'Middle, across the stand', kind: 'length' },
       { field: 'sizeM', label: 'Room for a plant this wide', kind: 'length' },
       { field: 'freeHeightM', label: 'Free height above it', kind: 'length' },
-      { field: 'loadKg', label: 'Bears', kind: 'number', unit: 'kg' },
+      { field: 'loadKg', more: 'holds', label: 'Holds', kind: 'number', unit: 'kg' },
       {
         field: 'reach',
+        more: 'reach',
         label: 'Reach',
         kind: 'choice',
         choices: () => words({ easy: 'Easy', step: 'With a step', hard: 'Hard' }),
@@ -84,16 +86,18 @@ export const STAND_SPECS = {
     items: [
       { field: 'name', label: 'Name', kind: 'text' },
       { field: 'onMinute', label: 'Lamps on at', kind: 'time' },
-      { field: 'offMinute', label: 'Lamps off at', kind: 'time' },
+      { field: 'offMinute', label: 'Lamps off at', kind: 'time-until' },
       { field: 'months', label: 'Timer runs in', kind: 'months' },
     ],
   },
   lamps: {
     noun: 'lamp',
     caution:
-      'Water and electricity meet here: let cables hang in a drip loop, keep splashes off fittings, do not load a socket beyond its rating. The maker’s label and your local code rule; ask a licensed electrician for anything fixed.',
+      'Water and electricity meet here: let cables hang in a drip loop, keep splashes off fittings, do not ' +
+      'load a socket beyond its rating. Follow the maker’s label and your local code; ask a licensed ' +
+      'electrician for anything fixed.',
     items: [
-      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'name', more: 'name', label: 'Name', kind: 'text' },
       {
         field: 'form',
         label: 'Shape',
@@ -105,7 +109,9 @@ export const STAND_SPECS = {
         label: 'What its label tells',
         kind: 'choice',
         choices: () => words({ ppf: 'Photons (PPF)', lumens: 'Lumens', watts: 'Watts alone' }),
-        help: `Lumens are turned into photons by the colour, within about 8 % (red and blue lamps: 60 %). From watts alone ${TYPICAL_UMOL_PER_JOULE} µmol/s a watt is assumed, a third either way.`,
+        help:
+          'Lumens are turned into photons by the colour, within about 8 % (red and blue lamps: 60 %). ' +
+          `From watts alone ${TYPICAL_UMOL_PER_JOULE} µmol/s a watt is assumed, a third either way.`,
       },
       {
         field: 'ppf',
@@ -126,6 +132,7 @@ export const STAND_SPECS = {
       { field: 'powerW', label: 'Power', kind: 'number', unit: 'W' },
       {
         field: 'spectrum',
+        more: 'colour',
         label: 'Colour',
         kind: 'choice',
         choices: () =>
@@ -140,6 +147,7 @@ export const STAND_SPECS = {
       },
       {
         field: 'photometryId',
+        more: 'measured light',
         label: 'Its measured light',
         kind: 'choice',
         optional: 'optional',
@@ -148,27 +156,30 @@ export const STAND_SPECS = {
       },
       {
         field: 'beamDeg',
+        more: 'beam',
         label: 'Beam',
         kind: 'degrees',
         help: '120 for bare bars and panels; on the label of spots.',
         when: (values) => !values.photometryId,
       },
-      { field: 'tiltDeg', label: 'Tilted from straight down by', kind: 'degrees' },
+      { field: 'tiltDeg', more: 'tilt', label: 'Tilted from straight down by', kind: 'degrees' },
       {
         field: 'tiltToward',
+        more: 'toward',
         label: 'Tilted toward wall',
         kind: 'choice',
         choices: () => words({ a: 'A', b: 'B', c: 'C', d: 'D' }),
         when: (values) => values.tiltDeg !== '0',
       },
-      { field: 'lengthM', label: 'Lit size along wall A', kind: 'length', when: hasSize },
-      { field: 'breadthM', label: 'Lit size away from wall A', kind: 'length', when: hasSize },
-      { field: 'alongM', label: 'Middle, along the stand', kind: 'length' },
-      { field: 'acrossM', label: 'Middle, across the stand', kind: 'length' },
+      { field: 'lengthM', more: 'length', label: 'Lit size along wall A', kind: 'length', when: hasSize },
+      { field: 'breadthM', more: 'breadth', label: 'Lit size away from wall A', kind: 'length', when: hasSize },
+      { field: 'alongM', more: 'along', label: 'Middle, along the stand', kind: 'length' },
+      { field: 'acrossM', more: 'across', label: 'Middle, across the stand', kind: 'length' },
       { field: 'aboveM', label: 'Height above the board', kind: 'length' },
-      { field: 'dimming', label: 'Dimmed to', kind: 'percent' },
+      { field: 'dimming', more: 'dimmed to', label: 'Dimmed to', kind: 'percent' },
       {
         field: 'lifeHours',
+        more: 'life',
         label: 'Hours until 70 % of its light is left',
         kind: 'number',
         unit: 'h',
@@ -177,12 +188,19 @@ export const STAND_SPECS = {
       },
       {
         field: 'burntHours',
-        label: 'Hours it has burnt',
+        more: 'burnt',
+        label: 'Hours it has been on',
         kind: 'number',
         unit: 'h',
         when: (values) => Boolean(values.lifeHours),
       },
-      { field: 'circuitId', label: 'On circuit', kind: 'choice', choices: (facts) => named(facts?.circuits ?? []) },
+      {
+        field: 'circuitId',
+        more: 'timer',
+        label: 'On circuit',
+        kind: 'choice',
+        choices: (facts) => named(facts?.circuits ?? []),
+      },
     ],
   },
 } satisfies Record<string, FormSpec>;

@@ -1,13 +1,18 @@
-/** What a fact's form knows: what is typed over what is stored, what has changed elsewhere meanwhile, and how it is saved. */
+/**
+ * What a fact's form knows: what is typed over what is stored, what has changed elsewhere meanwhile, and how it is
+ * saved.
+ */
 import { suggestedClimate } from '@dulvan/catalogue';
-import { fieldsBetween, patch, put, type Change, type EntryOf, type ChangeList } from '@dulvan/core';
-import { useMemo, useState } from 'react';
+import { fieldsBetween, patch, put, type Change, type ChangeList, type EntryOf, type HomeFacts } from '@dulvan/core';
+import { useMemo } from 'react';
 import { typedNumber } from '../parts/typed-number';
 import { useDrafts } from '../state/drafts';
 import { useHome } from '../state/home';
 import { useUnits } from '../state/settings';
+import { dateAt } from '../state/year';
 import { FORM_SPECS, type FormList } from './form-specs';
-import { readForm, valuesOf, type Entry, type FormValues, type ParsedForm } from './form-values';
+import { formSchema, valuesOf, type Entry } from './form-values';
+import { typedIn, useDraftForm, type DraftForm, type FormValues } from '../parts/use-draft-form';
 
 export interface FactFormGiven {
   readonly list: FormList | 'home';
@@ -15,24 +20,18 @@ export interface FactFormGiven {
   readonly isNew: boolean;
 }
 
-/** Fields of a draft that are not typed: the revision it began on, and what each field showed when it was first touched. */
+/**
+ * What a draft remembers beside what is typed: the revision it began on, and what each field showed when it was first
+ * touched.
+ */
 const BASE = '@revision';
 const seenKey = (field: string) => `@seen ${field}`;
-const isTyped = ([key]: [string, string]) => !key.startsWith('@');
 
-export interface FactFormState {
-  readonly values: FormValues;
-  readonly parsed: ParsedForm;
-  readonly changed: boolean;
+export interface FactForm extends Omit<DraftForm<Entry>, 'submit' | 'takeStored'> {
   /** Fields that were typed here and have become another elsewhere, with what stands there now. */
   readonly elsewhere: Readonly<Record<string, string>>;
-  readonly refusal: string | null;
-  readonly saving: boolean;
-  isTouched(field: string): boolean;
-  setValue(field: string, value: string): void;
   /** Takes what stands there now in place of what was typed. */
   takeTheirs(field: string): void;
-  startOver(): void;
   /** Saves what differs. @returns whether it is stored */
   save(): Promise<boolean>;
 }
@@ -46,117 +45,88 @@ export function changeOf(list: ChangeList, initial: Entry, entry: Entry, isNew: 
   return Object.keys(fields).length > 0 ? patch(list, entry.id, fields) : null;
 }
 
-/** What is typed over what is stored: kept as a draft, read, and held against what has changed elsewhere. */
-function useTyped({ list, initial, isNew }: FactFormGiven) {
-  const { items } = FORM_SPECS[list];
+/** What was seen of a plant, with the field that says when. */
+const SEEN_ON: Readonly<Record<string, string>> = { stage: 'stageSeenOn', growthState: 'stateSeenOn' };
+
+interface Suggesting {
+  readonly list: ChangeList;
+  readonly facts: HomeFacts | null;
+  readonly isTouched: DraftForm<Entry>['isTouched'];
+}
+
+/**
+ * A new place suggests its weather until the grower has chosen one; what is said to be seen of a plant was seen today.
+ */
+function suggestedBy({ list, facts, isTouched }: Suggesting, field: string, value: string) {
+  const seenOn = list === 'plants' ? SEEN_ON[field] : undefined;
+  if (seenOn && facts) return isTouched(seenOn) ? null : { field: seenOn, value: dateAt(facts, Date.now()) };
+  if (list !== 'home' || field !== 'latitude' || isTouched('climateId')) return null;
+  const latitude = typedNumber(value);
+  return Math.abs(latitude) <= 90 ? { field: 'climateId', value: suggestedClimate(latitude) } : null;
+}
+
+/** What was shown of changes elsewhere counts as seen: who saves again means it. */
+function seeTheirs(draftKey: string, stored: FormValues): void {
+  const { drafts, put: keepDraft } = useDrafts.getState();
+  const seen = Object.keys(typedIn(drafts[draftKey])).map((field) => [seenKey(field), stored[field] ?? '']);
+  const base = String(useHome.getState().revision);
+  keepDraft(draftKey, { ...drafts[draftKey], ...Object.fromEntries(seen), [BASE]: base });
+}
+
+export function useFactForm(given: FactFormGiven): FactForm {
+  const { list, initial, isNew } = given;
+  const { items, noun } = FORM_SPECS[list];
+  const entry = initial as Entry;
   const units = useUnits();
   const facts = useHome((state) => state.facts);
   const revision = useHome((state) => state.revision);
+  const attempt = useHome((state) => state.attempt);
   const draftKey = isNew ? `${list}/new` : `${list}/${initial.id}`;
   const draft = useDrafts((state) => state.drafts[draftKey]);
-  const { put: keepDraft, drop: dropDraft } = useDrafts.getState();
-  const [touched, setTouched] = useState<ReadonlySet<string>>(new Set());
-  const entry = initial as Entry;
+  const keepDraft = useDrafts((state) => state.put);
   const stored = useMemo(() => valuesOf(list, items, entry, units), [list, items, entry, units]);
-  const typed = useMemo(() => Object.fromEntries(Object.entries(draft ?? {}).filter(isTyped)), [draft]);
-  const values: FormValues = useMemo(() => ({ ...stored, ...typed }), [stored, typed]);
-  const parsed = useMemo(
-    () => readForm({ list, items, initial: entry, facts, units }, values),
-    [list, items, values, entry, facts, units],
+  const schema = useMemo(
+    () => formSchema({ list, items, initial: entry, facts, units }),
+    [list, items, entry, facts, units],
   );
-  const elsewhere = useMemo(() => changedElsewhere(stored, draft ?? {}), [stored, draft]);
-  return {
-    values,
-    parsed,
-    elsewhere,
-    changed: draft !== undefined,
-    /** A draft that was begun on an earlier revision is held against all that has changed since. */
-    base: Number(draft?.[BASE] ?? revision),
-    isTouched: (field: string) => touched.has(field),
-    touchAll: () => setTouched(new Set(items.map((item) => item.field))),
-    drop: () => dropDraft(draftKey),
-    setValue(field: string, value: string) {
-      setTouched((before) => new Set(before).add(field));
-      const begun = { [BASE]: String(revision), [seenKey(field)]: stored[field] ?? '' };
-      const next = { ...begun, ...draft, [field]: value };
-      keepDraft(draftKey, { ...next, ...suggestedBy(list, field, value, touched) });
-    },
-    takeTheirs(field: string) {
-      const { [field]: _mine, [seenKey(field)]: _seen, ...rest } = draft ?? {};
-      if (Object.entries(rest).some(isTyped)) keepDraft(draftKey, rest);
-      else dropDraft(draftKey);
-    },
-    /** What was shown of changes elsewhere counts as seen: who saves again means it. */
-    seeTheirs() {
-      const seen = Object.fromEntries(Object.keys(typed).map((field) => [seenKey(field), stored[field] ?? '']));
-      keepDraft(draftKey, { ...draft, ...seen, [BASE]: String(useHome.getState().revision) });
-    },
-  };
-}
+  const { submit, takeStored, ...form } = useDraftForm({ draftKey, stored, schema });
 
-const today = () => new Date().toISOString().slice(0, 10);
-
-/** A new place suggests its weather until the grower has chosen one, and a stage that is chosen was seen today. */
-function suggestedBy(list: ChangeList, field: string, value: string, touched: ReadonlySet<string>): FormValues {
-  if (list === 'plants' && field === 'stage' && !touched.has('stageSeenOn')) return { stageSeenOn: today() };
-  if (list !== 'home' || field !== 'latitude' || touched.has('climateId')) return {};
-  const latitude = typedNumber(value);
-  return Math.abs(latitude) <= 90 ? { climateId: suggestedClimate(latitude) } : {};
-}
-
-export function useFactForm(given: FactFormGiven): FactFormState {
-  const { list, initial, isNew } = given;
-  const attempt = useHome((state) => state.attempt);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const [saving, setSaving] = useState(false);
-  const { base, touchAll, drop, seeTheirs, setValue, ...typed } = useTyped(given);
-
-  const save = async () => {
-    touchAll();
-    const { entry, errors } = typed.parsed;
-    if (!entry || Object.keys(errors).length > 0) {
-      setRefusal('Some answers cannot be kept yet: they are marked above.');
-      return false;
-    }
-    const change = changeOf(list, initial as Entry, entry, isNew);
-    if (change) {
-      setSaving(true);
-      const summary = `${isNew ? 'Added' : 'Changed'} the ${FORM_SPECS[list].noun}${wordOf(entry)}`;
-      const options = { ...(isNew ? {} : { base }), ...(list === 'home' ? { homeId: entry.id } : {}) };
-      const refused = await attempt(summary, [change], options);
-      setSaving(false);
-      if (refused) {
-        const again = ' See the fields marked above; save again to put yours in their place.';
-        setRefusal(`${refused.message}${refused.conflicts ? again : ''}`);
-        if (refused.conflicts) seeTheirs();
-        return false;
-      }
-    }
-    drop();
-    return true;
+  const keep = async (filled: Entry) => {
+    const change = changeOf(list, entry, filled, isNew);
+    if (!change) return null;
+    const summary = `${isNew ? 'Added' : 'Changed'} the ${noun}${wordOf(filled)}`;
+    // A draft that was begun on an earlier revision is held against all that has changed since.
+    const base = Number(draft?.[BASE] ?? revision);
+    const options = { ...(isNew ? {} : { base }), ...(list === 'home' ? { homeId: filled.id } : {}) };
+    const refused = await attempt(summary, [change], options);
+    if (!refused?.conflicts) return refused;
+    seeTheirs(draftKey, stored);
+    return { message: `${refused.message} See the fields marked above; save again to put yours in their place.` };
   };
 
   return {
-    ...typed,
-    refusal,
-    saving,
+    ...form,
+    elsewhere: changedElsewhere(stored, draft ?? {}),
     setValue(field, value) {
-      setRefusal(null);
-      setValue(field, value);
+      const begun = { [BASE]: String(revision), [seenKey(field)]: stored[field] ?? '' };
+      keepDraft(draftKey, { ...begun, ...useDrafts.getState().drafts[draftKey] });
+      form.setValue(field, value);
+      const suggested = suggestedBy({ list, facts, isTouched: form.isTouched }, field, value);
+      if (suggested) form.suggest(suggested.field, suggested.value);
     },
-    startOver() {
-      drop();
-      setRefusal(null);
+    takeTheirs(field) {
+      takeStored(field);
+      const { [seenKey(field)]: _seen, ...rest } = useDrafts.getState().drafts[draftKey] ?? {};
+      if (Object.keys(rest).length > 0) keepDraft(draftKey, rest);
     },
-    save,
+    save: () => submit(keep),
   };
 }
 
 /** Fields that show another value now than when they were first touched, and another one than was typed. */
 function changedElsewhere(storedValues: FormValues, draft: FormValues): Record<string, string> {
   return Object.fromEntries(
-    Object.entries(draft)
-      .filter(isTyped)
+    Object.entries(typedIn(draft))
       .filter(([field, typed]) => {
         const seen = draft[seenKey(field)];
         const now = storedValues[field] ?? '';

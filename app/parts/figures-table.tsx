@@ -1,10 +1,12 @@
-/** Every figure of a taxon or of one plant, with how sure it is; each can be corrected with a reason, and the correction withdrawn. */
+/**
+ * Every figure of a taxon or of one plant, with how sure it is; each can be corrected with a reason, and the
+ * correction withdrawn.
+ */
 import { correctionSchema } from '@dulvan/contract';
 import {
   FIGURES,
   FIGURE_KEYS,
   celsiusToFahrenheit,
-  civilDateOf,
   drop,
   fahrenheitToCelsius,
   figureOf,
@@ -18,18 +20,22 @@ import {
 } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useDrafts } from '../state/drafts';
 import { useHome } from '../state/home';
 import { useUnits, type Units } from '../state/settings';
+import { useNow } from '../state/use-now';
+import { dateAt } from '../state/year';
 import { Button } from '../ui/button';
-import { Field } from '../ui/field';
 import { Row } from '../ui/page';
 import { SPACE } from '../ui/theme';
 import { Body, Small } from '../ui/type';
-import { useInk } from '../ui/use-ink';
 import { CM_PER_INCH, SURE_WORD } from './words';
 import { newId } from './new-id';
+import { FormField } from './form-field';
+import { Refused } from './refused';
 import { typedNumber } from './typed-number';
+import { tellIssues, typedSchema } from './typed-schema';
+import { useDraftForm } from './use-draft-form';
+import { FIGURES_TABLE as WORDS } from './part-words';
 
 /** How a figure is shown and typed in the grower's units: shares as per cent, warmth as they read it. */
 function scaleOf(key: Figure, units: Units) {
@@ -69,7 +75,7 @@ interface Given {
 export function FiguresTable(given: Given) {
   const [open, setOpen] = useState<Figure | null>(null);
   return (
-    <View role="table" aria-label={`Figures of ${given.name}`}>
+    <View role="table" aria-label={WORDS.figuresOf(given.name)}>
       {FIGURE_KEYS.map((key) => (
         <FigureRow key={key} {...given} figure={key} open={open === key ? 'yes' : 'no'} onOpen={setOpen} />
       ))}
@@ -90,7 +96,7 @@ function FigureRow({ figure, open, onOpen, ...given }: RowGiven) {
   const own = ofFigure.find((correction) => correction.taxonId === taxonId && correction.plantId === plantId);
   const inherited = ofFigure.find((correction) => correction.plantId !== plantId);
   const before = figureOf(known.before, figure);
-  const whose = own ? 'yours' : inherited ? 'yours for the whole taxon' : null;
+  const whose = own ? 'yours' : inherited ? WORDS.yoursForTaxon : null;
   const { label } = FIGURES[figure];
   return (
     <View role="row" style={{ paddingVertical: SPACE.xs, gap: 2 }}>
@@ -103,12 +109,12 @@ function FigureRow({ figure, open, onOpen, ...given }: RowGiven) {
             {figureWords(figure, own?.value ?? inherited?.value ?? before, units)}
           </Body>
           <Small>
-            {whose ? `${whose}; before ${figureWords(figure, before, units)}` : sureOf(known.before, figure)}
+            {whose ? WORDS.beforeIt(whose, figureWords(figure, before, units)) : sureOf(known.before, figure)}
           </Small>
         </View>
         <View role="cell">
-          <Button label={`Correct ${label}`} onPress={() => onOpen(open === 'yes' ? null : figure)}>
-            {open === 'yes' ? 'Close' : 'Correct'}
+          <Button label={WORDS.correctFigure(label)} onPress={() => onOpen(open === 'yes' ? null : figure)}>
+            {open === 'yes' ? WORDS.close : WORDS.correct}
           </Button>
         </View>
       </View>
@@ -128,21 +134,15 @@ interface OwnGiven {
 
 function OwnFigure({ own: { id, reason, on }, name, label }: OwnGiven) {
   const change = useHome((state) => state.change);
-  const withdraw = () => void change(`Withdrew a correction of ${name}: ${label}`, [drop('corrections', id)]);
+  const withdraw = () => void change(WORDS.withdrewCorrectionOf(name, label), [drop('corrections', id)]);
   return (
     <Row>
       <Small>{`“${reason}”, ${on}`}</Small>
-      <Button label={`Withdraw the correction of ${label}`} onPress={withdraw}>
-        Withdraw
+      <Button label={WORDS.withdrawCorrectionOf(label)} onPress={withdraw}>
+        {WORDS.withdraw}
       </Button>
     </Row>
   );
-}
-
-/** Today's date in the home's own calendar, YYYY-MM-DD. */
-function todayAt(timeZone: string): string {
-  const { year, month, day } = civilDateOf(Date.now(), timeZone);
-  return `${year}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
 }
 
 interface FormGiven extends Given {
@@ -153,73 +153,54 @@ interface FormGiven extends Given {
 
 /** What is typed of a correction, kept until it is stored; what is wrong stands beside its field. */
 function useCorrection({ known, figure, before, taxonId, plantId, name, onDone }: FormGiven) {
-  const home = useHome((state) => state.facts?.home);
+  const facts = useHome((state) => state.facts);
   const attempt = useHome((state) => state.attempt);
+  const now = useNow();
   const units = useUnits();
-  const draftKey = `correction/${plantId ?? taxonId}/${figure}`;
-  const draft = useDrafts((state) => state.drafts[draftKey]);
-  const { put: keepDraft, drop: dropDraft } = useDrafts.getState();
-  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const [id] = useState(() => before?.id ?? newId());
   const { unit, show, read } = scaleOf(figure, units);
   const { from, to, label } = FIGURES[figure];
-  const range = `A number from ${Number(show(from).toFixed(1))} to ${Number(show(to).toFixed(1))} ${unit}.`;
-  const value = draft?.value ?? (before ? String(Number(show(before.value).toFixed(2))) : '');
-  const reason = draft?.reason ?? before?.reason ?? '';
+  const range = WORDS.range(Number(show(from).toFixed(1)), Number(show(to).toFixed(1)), unit);
+  const stored = {
+    value: before ? String(Number(show(before.value).toFixed(2))) : '',
+    reason: before?.reason ?? '',
+  };
+  const schema = typedSchema<Correction>(({ value = '', reason = '' }, tell) => {
+    const about = { id, homeId: facts?.home.id, taxonId, plantId, figure };
+    const given = { ...about, value: read(typedNumber(value)), reason, on: facts ? dateAt(facts, now) : '' };
+    const parsed = correctionSchema.safeParse(given);
+    if (!parsed.success)
+      return tellIssues(parsed.error.issues, (field, message) => tell(field, field === 'value' ? range : message));
+    const crossed = wrongOrder(withFigure(known.taxon, figure, parsed.data.value));
+    if (!crossed) return parsed.data;
+    const other = crossed.lower === figure ? crossed.upper : crossed.lower;
+    const standsAt = figureWords(other, figureOf(known.taxon, other), units);
+    tell('value', WORDS.wouldCross(FIGURES[other].label, standsAt));
+    return null;
+  });
+  const form = useDraftForm({ draftKey: `correction/${plantId ?? taxonId}/${figure}`, stored, schema });
+  const save = async () => {
+    if (await form.submit((given) => attempt(WORDS.corrected(name, label), [put('corrections', given)]))) onDone();
+  };
   const leave = () => {
-    dropDraft(draftKey);
+    form.startOver();
     onDone();
   };
-  const save = async () => {
-    if (!home) return;
-    const about = { id: before?.id ?? newId(), homeId: home.id, taxonId, plantId, figure };
-    const given = { ...about, value: read(typedNumber(value)), reason, on: todayAt(home.timeZone) };
-    const parsed = correctionSchema.safeParse(given);
-    if (!parsed.success) {
-      const issues = parsed.error.issues.map(({ path: [field], message }) => [String(field), message] as const);
-      return setErrors(Object.fromEntries(issues.map(([field, told]) => [field, field === 'value' ? range : told])));
-    }
-    const crossed = wrongOrder(withFigure(known.taxon, figure, parsed.data.value));
-    if (crossed) {
-      const other = crossed.lower === figure ? crossed.upper : crossed.lower;
-      const standsAt = figureWords(other, figureOf(known.taxon, other), units);
-      const told = `It would cross “${FIGURES[other].label}”, which stands at ${standsAt}. Correct that one first.`;
-      return setErrors({ value: told });
-    }
-    const refusal = await attempt(`Corrected ${name}: ${label}`, [put('corrections', parsed.data)]);
-    if (refusal) setErrors({ value: refusal.message });
-    else leave();
-  };
-  const set = (field: 'value' | 'reason') => (text: string) => keepDraft(draftKey, { ...draft, [field]: text });
-  return { unit, range, value, reason, set, errors, save, leave };
+  return { unit, range, form, save, leave };
 }
 
 function CorrectionForm(given: FormGiven) {
-  const { danger } = useInk();
-  const { unit, range, value, reason, set, errors, save, leave } = useCorrection(given);
+  const { unit, range, form, save, leave } = useCorrection(given);
   return (
     <View style={{ gap: SPACE.s, paddingVertical: SPACE.s }}>
-      <Field
-        label="Your figure"
-        kind="number"
-        unit={unit}
-        value={value}
-        onValue={set('value')}
-        error={errors.value}
-        help={range}
-      />
-      <Field
-        label="Why"
-        value={reason}
-        onValue={set('reason')}
-        error={errors.reason}
-        help="What you saw or measured; it stands beside the figure."
-      />
-      {errors.figure ? <Small style={{ color: danger }}>✕ {errors.figure}</Small> : null}
+      <FormField form={form} name="value" label={WORDS.yourFigure} kind="number" unit={unit} help={range} />
+      <FormField form={form} name="reason" label={WORDS.why} help={WORDS.reasonHelp} />
+      <Refused form={form} />
       <Row>
         <Button kind="main" onPress={() => void save()}>
-          Keep this figure
+          {WORDS.keepThisFigure}
         </Button>
-        <Button onPress={leave}>Leave it</Button>
+        <Button onPress={leave}>{WORDS.leaveIt}</Button>
       </Row>
     </View>
   );

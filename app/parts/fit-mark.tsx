@@ -1,8 +1,11 @@
-/** The fit of a plant at a glance: five strokes on a line, one a factor; below the line too little, above it too much. */
+/**
+ * The fit of a plant at a glance: five strokes on a line, one a factor; below the line too little, above it too much.
+ */
 import { FACTORS, type Direction, type MonthFit } from '@dulvan/core';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 import { FACTOR_WORD } from './words';
 import { useInk } from '../ui/use-ink';
+import { FIT_MARK as WORDS } from './part-words';
 
 const PITCH = 4.6;
 const MIDDLE = 12;
@@ -34,8 +37,8 @@ const DIRECTION_WORD: Record<Direction, string> = {
 };
 
 function describe(fit: MonthFit | null): string {
-  if (!fit) return 'Fit not known';
+  if (!fit) return WORDS.fitNotKnown;
   const wrong = fit.factors.filter((reading) => reading.severity !== 'fine');
-  if (wrong.length === 0) return 'All five factors right';
+  if (wrong.length === 0) return WORDS.allRight;
   return wrong.map((reading) => `${FACTOR_WORD[reading.factor]} ${DIRECTION_WORD[reading.direction]}`).join(', ');
 }

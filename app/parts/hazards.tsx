@@ -2,6 +2,7 @@
 import { EATERS, type Eater, type Harm, type Hazard } from '@dulvan/core';
 import { View } from 'react-native';
 import { Small, Strong } from '../ui/type';
+import { HAZARDS as WORDS } from './part-words';
 
 export const EATER_WORD: Record<Eater, string> = {
   people: 'people',
@@ -17,6 +18,8 @@ export const HARM_WORD: Record<Harm, string> = {
   unknown: 'not known, so treat it as harmful',
 };
 
+const HARMS: ReadonlySet<Harm> = new Set(['toxic', 'irritant']);
+
 /** "people and cats: toxic; dogs: not known ..." */
 function eatenWords(hazard: Hazard): string {
   return (['toxic', 'irritant', 'unknown'] as const)
@@ -29,32 +32,23 @@ function eatenWords(hazard: Hazard): string {
 export function Hazards({ hazard }: { readonly hazard: Hazard }) {
   const eaten = eatenWords(hazard);
   const sap = [
-    hazard.sapOnSkin === 'none-known' ? null : `on skin ${HARM_WORD[hazard.sapOnSkin]}`,
-    hazard.sapInEyes === 'none-known' ? null : `in eyes ${HARM_WORD[hazard.sapInEyes]}`,
+    hazard.sapOnSkin === 'none-known' ? null : WORDS.onSkin(HARM_WORD[hazard.sapOnSkin]),
+    hazard.sapInEyes === 'none-known' ? null : WORDS.inEyes(HARM_WORD[hazard.sapInEyes]),
   ].filter((words) => words !== null);
   if (!eaten && sap.length === 0 && hazard.spines === 'none') {
-    return (
-      <Small>No harm to people, cats, dogs, birds or small mammals is known of it; that is no leave to eat it.</Small>
-    );
+    return <Small>{WORDS.noHarmKnown}</Small>;
+  }
+  if (sap.length === 0 && hazard.spines === 'none' && !EATERS.some((eater) => HARMS.has(hazard[eater]))) {
+    const unknown = EATERS.filter((eater) => hazard[eater] === 'unknown').map((eater) => EATER_WORD[eater]);
+    return <Small>{WORDS.notAllKnown(unknown.join(', '))}</Small>;
   }
   return (
     <View>
-      <Strong>⚠ With care</Strong>
-      {eaten ? <Small>{`Eaten: ${eaten}.`}</Small> : null}
-      {sap.length > 0 ? (
-        <Small>{`Sap: ${sap.join('; ')}. Wear gloves, and mind your eyes when you cut it.`}</Small>
-      ) : null}
-      {hazard.spines === 'none' ? null : (
-        <Small>
-          {hazard.spines === 'many'
-            ? 'Spines: keep it out of ways and reach, and move it with tongs or a folded cloth.'
-            : 'Some spines or thorns: mind where it stands.'}
-        </Small>
-      )}
-      <Small>
-        If someone has eaten it or got it in an eye, ask a doctor, a vet or a poison line at once, and take a piece of
-        the plant along.
-      </Small>
+      <Strong>{WORDS.withCare}</Strong>
+      {eaten ? <Small>{WORDS.eaten(eaten)}</Small> : null}
+      {sap.length > 0 ? <Small>{WORDS.sap(sap.join('; '))}</Small> : null}
+      {hazard.spines === 'none' ? null : <Small>{hazard.spines === 'many' ? WORDS.spines : WORDS.someSpines}</Small>}
+      <Small>{WORDS.whomToAsk}</Small>
     </View>
   );
 }

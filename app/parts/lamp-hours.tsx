@@ -8,6 +8,7 @@ import { SPACE } from '../ui/theme';
 import { Small, Strong } from '../ui/type';
 import { clock } from './words';
 import { monthName } from '../ui/months';
+import { LAMP_HOURS as WORDS } from './part-words';
 
 const STEP_MINUTES = 30;
 
@@ -15,45 +16,43 @@ export function LampHours({ circuit, month }: { readonly circuit: Circuit; reado
   const tryOut = useHome((state) => state.tryOut);
   const set = (onMinute: number, offMinute: number) => {
     if (onMinute < 0 || offMinute > 1440 || offMinute <= onMinute) return;
-    tryOut(`${circuit.name}: ${clock(onMinute)} to ${clock(offMinute)}`, [
+    tryOut(WORDS.summary(circuit.name, clock(onMinute), clock(offMinute)), [
       patch('circuits', circuit.id, { onMinute, offMinute }),
     ]);
   };
   const runs = circuit.months.includes(month);
   return (
     <View style={{ gap: SPACE.xs }} role="group" aria-label={circuit.name}>
-      <Strong>
-        {circuit.name}: {((circuit.offMinute - circuit.onMinute) / 60).toFixed(1)} h a day
-      </Strong>
-      {runs ? null : <Small>It does not run in {monthName(month)}.</Small>}
+      <Strong>{WORDS.hoursADay(circuit.name, ((circuit.offMinute - circuit.onMinute) / 60).toFixed(1))}</Strong>
+      {runs ? null : <Small>{WORDS.itDoesNotRun(monthName(month))}</Small>}
       <Row>
-        <Small style={{ width: 64 }}>On {clock(circuit.onMinute)}</Small>
+        <Small style={{ width: 64 }}>{WORDS.onAt(clock(circuit.onMinute))}</Small>
         <Button
-          label={`${circuit.name} on earlier`}
+          label={WORDS.onEarlier(circuit.name)}
           onPress={() => set(circuit.onMinute - STEP_MINUTES, circuit.offMinute)}
         >
-          Earlier
+          {WORDS.earlier}
         </Button>
         <Button
-          label={`${circuit.name} on later`}
+          label={WORDS.onLater(circuit.name)}
           onPress={() => set(circuit.onMinute + STEP_MINUTES, circuit.offMinute)}
         >
-          Later
+          {WORDS.later}
         </Button>
       </Row>
       <Row>
-        <Small style={{ width: 64 }}>Off {clock(circuit.offMinute)}</Small>
+        <Small style={{ width: 64 }}>{WORDS.offAt(clock(circuit.offMinute))}</Small>
         <Button
-          label={`${circuit.name} off earlier`}
+          label={WORDS.offEarlier(circuit.name)}
           onPress={() => set(circuit.onMinute, circuit.offMinute - STEP_MINUTES)}
         >
-          Earlier
+          {WORDS.earlier}
         </Button>
         <Button
-          label={`${circuit.name} off later`}
+          label={WORDS.offLater(circuit.name)}
           onPress={() => set(circuit.onMinute, circuit.offMinute + STEP_MINUTES)}
         >
-          Later
+          {WORDS.later}
         </Button>
       </Row>
     </View>

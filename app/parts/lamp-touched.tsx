@@ -5,6 +5,7 @@ import { SPACE } from '../ui/theme';
 import { TextLink } from '../ui/button';
 import { Body, Small } from '../ui/type';
 import { plantName } from './words';
+import { LAMP_TOUCHED as WORDS } from './part-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -16,19 +17,16 @@ export function LampsTouched({ facts, tierIds }: Given) {
   const touched = lampsTouched(facts).filter(({ lamp }) => tierIds?.has(lamp.tierId) ?? true);
   if (touched.length === 0) return null;
   return (
-    <View role="group" aria-label="Plants that stand into lamps" style={{ gap: SPACE.xs }}>
+    <View role="group" aria-label={WORDS.plantsThatStandInto} style={{ gap: SPACE.xs }}>
       {touched.map(({ plant, lamp }) => (
         <View key={`${plant.id}-${lamp.id}`}>
           <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
             {plantName(facts, plant)}
           </TextLink>
-          <Body>
-            {`With ${plant.heightCm} cm it stands into the lamp “${lamp.name}”. `}
-            Hang the lamp higher, or give the plant a taller place.
-          </Body>
+          <Body>{WORDS.standsIntoLamp(plant.heightCm, lamp.name)}</Body>
         </View>
       ))}
-      <Small>Leaves that touch a lamp burn, and water in it can give a shock: switch it off before you move it.</Small>
+      <Small>{WORDS.caution}</Small>
     </View>
   );
 }

@@ -1,4 +1,6 @@
-/** What would help a plant, each with what it does to it and to others; or what it would need that this home has not. */
+/**
+ * What would help a plant, each with what it does to it and to others; or what it would need that this home has not.
+ */
 import { curtains } from '@dulvan/catalogue';
 import {
   changesOf,
@@ -25,6 +27,7 @@ import { SPACE } from '../ui/theme';
 import { Body, Small } from '../ui/type';
 import { Pending } from './pending';
 import { brightness, clock, fitShare, length, monthsInWords, mol, plantName, spotPlace } from './words';
+import { MENDS as WORDS } from './part-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -37,7 +40,7 @@ interface Given {
 
 export function MendList({ facts, plant, answer, asked, how = 'whole' }: Given) {
   // What was found before something changed may speak of what is gone: nothing is shown until it is of these facts.
-  if (asked.state === 'working') return <Small>Looking for what would help …</Small>;
+  if (asked.state === 'working') return <Small>{WORDS.looking}</Small>;
   if (asked.state !== 'ready') return <Pending asked={asked} />;
   const found = asked.value.find(({ plantId }) => plantId === plant.id);
   return (
@@ -67,41 +70,43 @@ const AIR_WORDS: Record<AirRemedy, string> = {
 /** A change of temperature, in the grower's degrees. */
 function byHowMuch(what: AirRemedy, units: Units): string {
   if (what !== 'warmer' && what !== 'cooler') return '';
-  return units.temperature === 'F' ? ' by about 5 °F' : ' by about 3 °C';
+  return units.temperature === 'F' ? WORDS.byFahrenheit : WORDS.byCelsius;
 }
 
 /** A remedy as one would say it. */
 function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, units: Units): string {
   switch (remedy.kind) {
     case 'move':
-      return `Move to ${spotPlace(facts, remedy.spotId)}`;
+      return WORDS.moveTo(spotPlace(facts, remedy.spotId));
     case 'swap':
-      return `Change places with ${nameOf(facts, remedy.plantId === plantId ? remedy.otherPlantId : remedy.plantId)}`;
+      return WORDS.changePlacesWith(nameOf(facts, remedy.plantId === plantId ? remedy.otherPlantId : remedy.plantId));
     case 'chain': {
       const { spotId, otherPlantId, otherSpotId } = remedy;
       const [own, other, otherOne] =
         remedy.plantId === plantId ? [spotId, otherSpotId, otherPlantId] : [otherSpotId, spotId, remedy.plantId];
-      return `Move to ${spotPlace(facts, own)}, and ${nameOf(facts, otherOne)} to ${spotPlace(facts, other)}`;
+      return WORDS.moveBoth(spotPlace(facts, own), nameOf(facts, otherOne), spotPlace(facts, other));
     }
     case 'shift':
-      return `Shift it ${length(remedy.byM, units)} ${remedy.way === 'toward-window' ? 'toward' : 'away from'} the window`;
+      return WORDS.shiftIt(length(remedy.byM, units), remedy.way === 'toward-window' ? WORDS.toward : WORDS.awayFrom);
     case 'lamp-hours': {
       const circuit = facts.circuits.find(({ id }) => id === remedy.circuitId)!;
-      return `${circuit.name} from ${clock(remedy.onMinute)} to ${clock(remedy.offMinute)}`;
+      return WORDS.circuitFromTo(circuit.name, clock(remedy.onMinute), clock(remedy.offMinute));
     }
     case 'dim':
-      return `${lampName(facts, remedy.lampId)} at ${Math.round(remedy.dimming * 100)} %`;
+      return WORDS.dimmedTo(lampName(facts, remedy.lampId), Math.round(remedy.dimming * 100));
     case 'hang':
-      return `Hang ${lampName(facts, remedy.lampId)} ${length(remedy.aboveM, units)} over its board`;
+      return WORDS.hangAt(lampName(facts, remedy.lampId), length(remedy.aboveM, units));
     case 'curtain': {
       const curtain = curtains.find(({ id }) => id === remedy.curtainId)!.name.toLowerCase();
-      const shut = `${clock(remedy.fromMinute)} to ${clock(remedy.toMinute)} ${monthsInWords(remedy.months)}`;
-      return `A ${curtain} at the ${windowName(facts, remedy.windowId)} from ${shut}`;
+      const shut = WORDS.curtainHours(clock(remedy.fromMinute), clock(remedy.toMinute), monthsInWords(remedy.months));
+      return WORDS.hangCurtain(curtain, windowName(facts, remedy.windowId), shut);
     }
     case 'open':
-      return `The curtain at the ${windowName(facts, remedy.windowId)} open ${monthsInWords(remedy.months)}`;
-    case 'air':
-      return `${AIR_WORDS[remedy.what]}${byHowMuch(remedy.what, units)}${remedy.months.length > 0 ? ` ${monthsInWords(remedy.months)}` : ''}`;
+      return WORDS.openCurtain(windowName(facts, remedy.windowId), monthsInWords(remedy.months));
+    case 'air': {
+      const when = remedy.months.length > 0 ? ` ${monthsInWords(remedy.months)}` : '';
+      return `${AIR_WORDS[remedy.what]}${byHowMuch(remedy.what, units)}${when}`;
+    }
   }
 }
 
@@ -132,8 +137,8 @@ function OneMend({ facts, plant, mend }: { readonly facts: HomeFacts; readonly p
         {isCarried && (plant.heightCm ?? 0) >= TALL_CM ? <Small>{TALL_CAUTION}</Small> : null}
       </View>
       {changes.length > 0 ? (
-        <Button kind="main" label={`${isCarried ? 'Do it' : 'Try it'}: ${words}, for ${name}`} onPress={act}>
-          {isCarried ? 'Do it' : 'Try it'}
+        <Button kind="main" label={WORDS.forPlant(isCarried ? WORDS.doIt : WORDS.tryIt, words, name)} onPress={act}>
+          {isCarried ? WORDS.doIt : WORDS.tryIt}
         </Button>
       ) : null}
     </View>
@@ -145,7 +150,7 @@ const TALL_CM = 100;
 const TALL_CAUTION = 'It is tall and heavy: carry it by the pot, with someone, and mind what it may fall on.';
 
 const HANG_CAUTION =
-  'Switch it off and unplug it before you hang it anew, and leave a loop in its cable below the plug.';
+  'Switch it off and unplug it before you hang it elsewhere, and leave a loop in its cable below the plug.';
 
 const THEN: Readonly<Record<LifeClass, string>> = {
   weeks: 'It still declines within weeks then',
@@ -157,15 +162,14 @@ const THEN: Readonly<Record<LifeClass, string>> = {
 };
 
 function effectWords(facts: HomeFacts, { effect, lifeAfter, others }: Mend): string {
-  const also = others.map(
-    (other) => `${nameOf(facts, other.plantId)} ${fitShare(other.before)} to ${fitShare(other.after)}`,
+  const also = others.map((other) =>
+    WORDS.otherChanges(nameOf(facts, other.plantId), fitShare(other.before), fitShare(other.after)),
   );
-  const then = `${THEN[lifeAfter]}: ${fitShare(effect.after)}, now ${fitShare(effect.before)}`;
-  return `${then}${also.length > 0 ? `; also ${also.join(', ')}` : ''}`;
+  const then = WORDS.effect(THEN[lifeAfter], fitShare(effect.after), fitShare(effect.before));
+  return `${then}${also.length > 0 ? WORDS.also(also.join(', ')) : ''}`;
 }
 
-const stepsWords = ({ times, weeks }: NonNullable<Mend['steps']>) =>
-  `${times.toFixed(1)} times the light it has now: let it get used to it over ${weeks} weeks, twice the light each fortnight.`;
+const stepsWords = ({ times, weeks }: NonNullable<Mend['steps']>) => WORDS.getUsedToIt(times.toFixed(1), weeks);
 
 interface RefusedGiven {
   readonly facts: HomeFacts;
@@ -178,7 +182,7 @@ function Refused({ facts, plantId, refused: { remedy, harmed } }: RefusedGiven) 
   const words = remedyWords(facts, plantId, remedy, units);
   return (
     <Small>
-      {`Left alone: “${words}” would take ${nameOf(facts, harmed.plantId)} from ${fitShare(harmed.before)} to ${fitShare(harmed.after)}.`}
+      {WORDS.leftAlone(words, nameOf(facts, harmed.plantId), fitShare(harmed.before), fitShare(harmed.after))}
     </Small>
   );
 }
@@ -189,13 +193,8 @@ function NothingHelps({ plant, answer }: Pick<Given, 'plant' | 'answer'>) {
   const lamp = here && answer.fit ? lampNeeded(answer.targets, here.conditions, answer.fit) : null;
   return (
     <Small>
-      {'No free spot and no setting here helps enough.'}
-      {lamp
-        ? [
-            ` It lacks ${mol(lamp.dli)} mol a day: a lamp that gives ${brightness(lamp.ppfd, units)}`,
-            ` at its leaves for ${lamp.hours} hours would give that.`,
-          ].join('')
-        : ''}
+      {WORDS.nothingHelps}
+      {lamp ? [WORDS.itLacks(mol(lamp.dli), brightness(lamp.ppfd, units)), WORDS.lampHours(lamp.hours)].join('') : ''}
     </Small>
   );
 }

@@ -3,13 +3,14 @@ import type { Href } from 'expo-router';
 import { TextLink } from '../ui/button';
 import { Page } from '../ui/page';
 import { Body, Title } from '../ui/type';
+import { NOT_HERE as WORDS } from './part-words';
 
 export function NotHere({ what, back }: { readonly what: string; readonly back: Href }) {
   return (
     <Page>
-      <Title>Not here</Title>
-      <Body>{`This ${what} is not in this home, or not any more.`}</Body>
-      <TextLink href={back}>Go back</TextLink>
+      <Title>{WORDS.notHere}</Title>
+      <Body>{WORDS.notInThisHome(what)}</Body>
+      <TextLink href={back}>{WORDS.goBack}</TextLink>
     </Page>
   );
 }

@@ -7,6 +7,7 @@ import { MONTH_NAMES } from '../ui/months';
 import { FONT, SPACE } from '../ui/theme';
 import { Small } from '../ui/type';
 import { useInk } from '../ui/use-ink';
+import { RESERVE_CURVE as WORDS } from './part-words';
 
 const WIDTH = 300;
 const HEIGHT = 48;
@@ -39,7 +40,11 @@ export function ReserveCurve({ targets, conditions, month, left }: Given) {
         width={WIDTH}
         height={HEIGHT + LETTERS}
         role="img"
-        aria-label={`Its reserve over the next ${shown.length - 1} months: ${Math.round(left * 100)} % now, ${least <= 0 ? 'used up at the end' : `${Math.round(least * 100)} % at its least`}`}
+        aria-label={WORDS.told(
+          shown.length - 1,
+          Math.round(left * 100),
+          least <= 0 ? WORDS.usedUpAtEnd : WORDS.atItsLeast(Math.round(least * 100)),
+        )}
       >
         <Rect x={0.5} y={0.5} width={WIDTH - 1} height={HEIGHT - 1} fill={ink.sheet} stroke={ink.line} />
         <Line x1={0} x2={WIDTH} y1={HEIGHT - 2} y2={HEIGHT - 2} stroke={ink.danger} strokeWidth={1.5} />
@@ -58,7 +63,7 @@ export function ReserveCurve({ targets, conditions, month, left }: Given) {
           </SvgText>
         ))}
       </Svg>
-      <Small>Its reserve from this month on: full at the upper edge, used up at the lower line.</Small>
+      <Small>{WORDS.howToRead}</Small>
     </View>
   );
 }

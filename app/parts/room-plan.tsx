@@ -1,18 +1,12 @@
 /** A room from above, to scale: walls, windows, stands, spots, and the light of a month as a wash over it. */
-import {
-  openingOf,
-  pointOn,
-  sideBearing,
-  type HomeFacts,
-  type MonthFit,
-  type Room,
-  type SunlightMap,
-  type Window,
-} from '@dulvan/core';
-import Svg, { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
+import { sideBearing, type HomeFacts, type MonthFit, type Room, type SunlightMap } from '@dulvan/core';
+import Svg, { Circle, G, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT } from '../ui/theme';
 import { useInk } from '../ui/use-ink';
+import { WindowOnPlan, boxOf, type PlanScale } from './plan-shapes';
+import { SpotSign } from './spot-sign';
 import { washOpacity } from './wash';
+import { ROOM_PLAN as WORDS } from './part-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -21,11 +15,19 @@ interface Given {
   readonly wash: SunlightMap | null;
   readonly width: number;
   /** The light of one instant instead of a month's wash: opacity of each cell. */
-  readonly instant?: { readonly columns: number; readonly rows: number; readonly opacity: readonly number[] };
+  readonly instant?: {
+    readonly columns: number;
+    readonly rows: number;
+    readonly opacity: readonly number[];
+    /** The wash of light where left out. */
+    readonly fill?: string;
+  };
   /** Where the sun lies on the floor, as outlines in metres. */
   readonly sunPatches?: readonly (readonly { readonly x: number; readonly y: number }[])[];
   /** The fit of who stands at a spot, by spot id; drawn where given. */
   readonly fits?: ReadonlyMap<string, MonthFit | null>;
+  /** What each spot's own leaves get, mol a day, by spot id: a ring round the spot is shaded by it. */
+  readonly dliAt?: ReadonlyMap<string, number>;
   readonly chosenSpotId?: string | null;
   readonly onSpot?: (spotId: string) => void;
 }
@@ -33,17 +35,15 @@ interface Given {
 /** Margin for lettering round the walls, px. */
 const MARGIN = 30;
 const SPOT_RADIUS = 9;
+/** The ring of a spot's own light. */
+const RING_RADIUS = 14;
 const LONGEST_SCALE_BAR = 200;
 /** Two spots nearer than this share one touch target less; their list below the plan stays. */
 const TOUCH_RADIUS = 16;
 
 /** The plan's own measures: metres of the room to px. */
-interface Scale {
-  readonly pixelsPerM: number;
+interface Scale extends PlanScale {
   readonly height: number;
-  readonly x: (metres: number) => number;
-  /** Wall A is drawn below: y grows upward on the plan. */
-  readonly y: (metres: number) => number;
 }
 
 function scaleOf(room: Room, width: number): Scale {
@@ -58,20 +58,6 @@ function scaleOf(room: Room, width: number): Scale {
   };
 }
 
-interface Box {
-  readonly xM: number;
-  readonly yM: number;
-  readonly widthM: number;
-  readonly depthM: number;
-}
-
-const boxOf = ({ x, y, pixelsPerM }: Scale, { xM, yM, widthM, depthM }: Box) => ({
-  x: x(xM),
-  y: y(yM + depthM),
-  width: widthM * pixelsPerM,
-  height: depthM * pixelsPerM,
-});
-
 export function RoomPlan(given: Given) {
   const { facts, room, width, sunPatches = [] } = given;
   const ink = useInk();
@@ -81,7 +67,7 @@ export function RoomPlan(given: Given) {
   const ofRoom = <T extends { readonly roomId: string }>(list: readonly T[]) =>
     list.filter((entry) => entry.roomId === room.id);
   return (
-    <Svg width={width} height={height} role="img" aria-label={`Plan of ${room.name}, wall A below`}>
+    <Svg width={width} height={height} role="img" aria-label={WORDS.planOf(room.name)}>
       <Rect {...walls} fill={ink.sheet} />
       <Light {...given} scale={scale} />
       {sunPatches.map((outline, i) => (
@@ -143,49 +129,19 @@ function Light({ room, month, wash, instant, scale: { x, y } }: Layer<'room' | '
     if (opacity === 0) return null;
     const at = { x: edgeX(column), y: edgeY(row + 1) };
     const size = { width: edgeX(column + 1) - at.x, height: edgeY(row) - at.y };
-    return <Rect key={cell} {...at} {...size} fill={ink.wash} opacity={opacity} />;
+    return <Rect key={cell} {...at} {...size} fill={instant?.fill ?? ink.wash} opacity={opacity} />;
   });
-}
-
-interface WindowGiven {
-  readonly room: Room;
-  readonly window: Window;
-  readonly scale: Scale;
-}
-
-/** An upright window as a gap in its wall; one in the roof dashed, where it lies. */
-function WindowOnPlan({ room, window, scale }: WindowGiven) {
-  const ink = useInk();
-  const { x, y } = scale;
-  const opening = openingOf(room, window);
-  const from = pointOn(opening, 0, 0);
-  const to = pointOn(opening, 1, 1);
-  if (window.slopeDeg >= 89.5) {
-    const line = { x1: x(from.x), y1: y(from.y), x2: x(to.x), y2: y(to.y) };
-    return (
-      <G>
-        <Line {...line} stroke={ink.paper} strokeWidth={5} />
-        <Line {...line} stroke={ink.glass} strokeWidth={2.5} />
-      </G>
-    );
-  }
-  const box = boxOf(scale, {
-    xM: Math.min(from.x, to.x),
-    yM: Math.min(from.y, to.y),
-    widthM: Math.abs(to.x - from.x),
-    depthM: Math.abs(to.y - from.y),
-  });
-  return <Rect {...box} fill="none" stroke={ink.glass} strokeWidth={1.5} strokeDasharray="5 3" />;
 }
 
 function Spots({
   facts,
   room,
   fits,
+  dliAt,
   chosenSpotId,
   onSpot,
   scale: { x, y },
-}: Layer<'facts' | 'room' | 'fits' | 'chosenSpotId' | 'onSpot'>) {
+}: Layer<'facts' | 'room' | 'fits' | 'dliAt' | 'chosenSpotId' | 'onSpot'>) {
   const ink = useInk();
   const standOfTier = new Map(facts.tiers.map((tier) => [tier.id, tier.standId]));
   const stands = new Map(facts.stands.filter((stand) => stand.roomId === room.id).map((stand) => [stand.id, stand]));
@@ -199,6 +155,7 @@ function Spots({
     return (
       <G key={spot.id} {...(onSpot ? { onPress: () => onSpot(spot.id) } : {})}>
         <Circle {...centre} r={TOUCH_RADIUS} fill="transparent" />
+        <OwnLight {...centre} dli={dliAt?.get(spot.id)} />
         <Circle
           {...centre}
           r={SPOT_RADIUS}
@@ -211,6 +168,18 @@ function Spots({
       </G>
     );
   });
+}
+
+/** A spot's own light round it: the plan is drawn at one height, leaves stand at others. */
+function OwnLight({ dli, ...centre }: { readonly cx: number; readonly cy: number; readonly dli: number | undefined }) {
+  const { paper, wash, line } = useInk();
+  if (dli === undefined) return null;
+  return (
+    <>
+      <Circle {...centre} r={RING_RADIUS} fill={paper} stroke={line} strokeWidth={1} />
+      <Circle {...centre} r={RING_RADIUS} fill={wash} opacity={washOpacity(dli)} />
+    </>
+  );
 }
 
 function WallNames({ room: { widthM, depthM }, scale: { x, y } }: { readonly room: Room; readonly scale: Scale }) {
@@ -226,17 +195,6 @@ function WallNames({ room: { widthM, depthM }, scale: { x, y } }: { readonly roo
       {name}
     </SvgText>
   ));
-}
-
-/** Up too much, down too little, a dot for right: the mark's strokes made one, for the factor that limits. */
-function SpotSign({ cx, cy, fit }: { readonly cx: number; readonly cy: number; readonly fit: MonthFit | null }) {
-  const { ink } = useInk();
-  const worst = fit?.factors.find((reading) => reading.factor === fit.limiting);
-  if (!fit) return null;
-  if (!worst || worst.severity === 'fine') return <Circle cx={cx} cy={cy} r={2.6} fill={ink} />;
-  const up = worst.direction === 'too-much' ? -1 : 1;
-  const reach = worst.severity === 'danger' ? 6.5 : 4;
-  return <Path d={`M${cx - 3.4} ${cy} H${cx + 3.4} M${cx} ${cy} V${cy + up * reach}`} stroke={ink} strokeWidth={2.2} />;
 }
 
 function North({ x, y, bearing }: { readonly x: number; readonly y: number; readonly bearing: number }) {

@@ -4,7 +4,7 @@ import { monthName } from '../ui/months';
 
 export const PHASE_WORD: Record<Target['phase'], string> = {
   growing: 'grows',
-  tapering: 'is led into rest',
+  tapering: 'winds down toward rest',
   resting: 'rests',
   waking: 'wakes',
   inducing: 'sets buds in long nights',

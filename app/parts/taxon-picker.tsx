@@ -1,12 +1,15 @@
 /** A field that finds a taxon by any of its names. */
 import type { Taxon } from '@dulvan/core';
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
-import { Field } from '../ui/field';
-import { SPACE, TOUCH } from '../ui/theme';
+import { View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import { RowBody } from '../ui/button';
+import { Search } from '../ui/search';
+import { SPACE } from '../ui/theme';
 import { Body, Small, Strong } from '../ui/type';
 import { useInk } from '../ui/use-ink';
 import { commonName } from './words';
+import { TAXON_PICKER as WORDS } from './part-words';
 
 interface Given {
   readonly label: string;
@@ -25,28 +28,24 @@ export function TaxonPicker({ label, finder, onTaxon, text, onText, autoFocus = 
   const found = useMemo(() => finder.find(asked), [finder, asked]);
   return (
     <View style={{ gap: SPACE.s }}>
-      <Field
-        label={label}
-        value={asked}
-        onValue={onText ?? setTyped}
-        help="Any name, spelt as you can: Latin, common, old, a cultivar."
-        autoFocus={autoFocus}
-      />
+      <Strong>{label}</Strong>
+      <Search label={label} value={asked} onValue={onText ?? setTyped} autoFocus={autoFocus} />
+      <Small>{WORDS.anyName}</Small>
       {found.map((taxon) => (
-        <Pressable
+        <TouchableRipple
           key={taxon.id}
           role="button"
           aria-label={`${taxon.common[0]}, ${taxon.name}`}
           onPress={() => onTaxon(taxon)}
-          style={{ minHeight: TOUCH, borderBottomWidth: 1, borderColor: line, paddingVertical: SPACE.xs }}
+          style={{ borderBottomWidth: 1, borderColor: line }}
         >
-          <Strong>{commonName(taxon)}</Strong>
-          <Small>{[taxon.name, ...taxon.synonyms.map((synonym) => `once ${synonym}`)].join(' · ')}</Small>
-        </Pressable>
+          <RowBody
+            title={commonName(taxon)}
+            note={[taxon.name, ...taxon.synonyms.map((synonym) => WORDS.onceCalled(synonym))].join(' · ')}
+          />
+        </TouchableRipple>
       ))}
-      {asked.trim().length > 1 && found.length === 0 ? (
-        <Body>{`Nothing comes near “${asked.slice(0, 60)}”. Try another name or the nearest relative.`}</Body>
-      ) : null}
+      {asked.trim().length > 1 && found.length === 0 ? <Body>{WORDS.nothingComesNear(asked.slice(0, 60))}</Body> : null}
     </View>
   );
 }

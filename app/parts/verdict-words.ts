@@ -1,4 +1,6 @@
-/** A verdict as a grower would say it: how long it lives, whether it grows and flowers, what it would look like first. */
+/**
+ * A verdict as a grower would say it: how long it lives, whether it grows and flowers, what it would look like first.
+ */
 import {
   IN_DANGER,
   WEEKS_A_MONTH,
@@ -54,7 +56,10 @@ const LIVES: Readonly<Record<LifeClass, string>> = {
   thrives: 'Thrives',
 };
 
-/** A month or two at a time are listed, longer runs told from their first to their last: "in March, September and October". */
+/**
+ * A month or two at a time are listed, longer runs told from their first to their last: "in March, September and
+ * October".
+ */
 export function whenInWords(months: readonly number[]): string {
   const runs = runsOf(months);
   if (months.length === 12 || runs.some((run) => run.length > 2)) return runs.map(monthsInWords).join(' and ');
@@ -141,12 +146,18 @@ function lackWords({ lack, gets, wants, weeks, months }: LackForFlowers, units: 
     case 'long-nights': {
       const end = EVENING_H + Math.ceil(wants! * 2) / 2 - 24;
       const until = `${Math.floor(end)}:${end % 1 === 0 ? '00' : '30'}`;
-      return `its longest night there is ${gets!.toFixed(1)} h; dark from ${EVENING_H}:00 to ${until} for ${Math.round(weeks!)} weeks${inMonths} would set buds`;
+      return (
+        `its longest night there is ${gets!.toFixed(1)} h; dark from ${EVENING_H}:00 to ${until} for ` +
+        `${Math.round(weeks!)} weeks${inMonths} would set buds`
+      );
     }
     case 'long-days':
       return `days of ${(24 - wants!).toFixed(1)} h and more for ${Math.round(weeks!)} weeks${inMonths} would set buds`;
     case 'cool-nights':
-      return `nights of ${degrees(Math.round(wants!), units)} and less for ${Math.round(weeks!)} weeks would set buds; the coolest are ${degrees(Math.round(gets!), units)}`;
+      return (
+        `nights of ${degrees(Math.round(wants!), units)} and less for ${Math.round(weeks!)} weeks would ` +
+        `set buds; the coolest are ${degrees(Math.round(gets!), units)}`
+      );
     case 'cold-rest':
       return `a rest with nights of ${degrees(Math.round(wants!), units)} and less${inMonths} would set buds`;
     case 'dry-rest':

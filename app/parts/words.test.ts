@@ -1,7 +1,20 @@
 import type { FactorFit, Trouble } from '@dulvan/core';
 import { smallHome } from '../../core/src/home/small-home.fixture';
 import type { Units } from '../state/settings';
-import { bandOf, brightness, clock, degrees, length, mol, monthsInWords, plantName, troubleSentence } from './words';
+import {
+  LIGHT_WORDS_TOLD,
+  bandOf,
+  brightness,
+  clock,
+  count,
+  degrees,
+  length,
+  lightWord,
+  mol,
+  monthsInWords,
+  plantName,
+  troubleSentence,
+} from './words';
 
 const plant = smallHome.plants[0]!;
 const METRIC: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
@@ -75,5 +88,22 @@ describe('numbers with honest digits and units', () => {
     expect(plantName(smallHome, { ...plant, name: 'Old jade', taxonId: 'crassula-ovata' })).toBe('Old jade');
     expect(plantName(smallHome, { ...plant, name: ' ', taxonId: 'crassula-ovata' })).toBe('Jade plant');
     expect(plantName(smallHome, { ...plant, name: '', taxonId: 'unknown' })).toBe('Plant of unknown name');
+  });
+});
+
+describe('light in a word', () => {
+  it('changes at the edges that its key tells of, the edge being the brighter one’s', () => {
+    const edges = LIGHT_WORDS_TOLD.split(', ').map((told) => /^(?:below|to) ([\d.]+) (.*)$/.exec(told)!.slice(1));
+    expect(edges.length).toBeGreaterThan(3);
+    for (const [i, [edge, word]] of edges.entries()) {
+      expect(lightWord(Number(edge) - 0.001)).toBe(word);
+      expect(lightWord(Number(edge))).toBe(edges[i + 1]?.[1] ?? 'very bright');
+    }
+  });
+});
+
+describe('a number of things', () => {
+  it('agrees with them, none included', () => {
+    expect([0, 1, 2].map((number) => count(number, 'window'))).toEqual(['no windows', '1 window', '2 windows']);
   });
 });

@@ -66,6 +66,24 @@ export function mol(dli: number): string {
   return dli < 1 ? dli.toFixed(2) : dli < 10 ? dli.toFixed(1) : Math.round(dli).toString();
 }
 
+/**
+ * What a day's sum of light is called; the edges lie between what plants of shade, of half shade and of sun thrive at.
+ */
+const LIGHT_WORDS = [
+  [0.5, 'very dim'],
+  [2, 'dim'],
+  [6, 'medium'],
+  [14, 'bright'],
+] as const;
+
+/** The words of light with their edges, as a key tells them: "below 0.5 very dim, to 2 dim". */
+export const LIGHT_WORDS_TOLD = LIGHT_WORDS.map(
+  ([below, word], i) => `${i === 0 ? 'below' : 'to'} ${below} ${word}`,
+).join(', ');
+
+/** A DLI in a word: dim, medium, bright. */
+export const lightWord = (dli: number): string => LIGHT_WORDS.find(([below]) => dli < below)?.[1] ?? 'very bright';
+
 /** "no windows", "1 window", "3 windows". */
 export const count = (number: number, thing: string) =>
   `${number === 0 ? 'no' : number} ${thing}${number === 1 ? '' : 's'}`;
@@ -200,11 +218,11 @@ export function spotPlace(facts: HomeFacts, spotId: string | null): string {
   const tier = spot && facts.tiers.find((candidate) => candidate.id === spot.tierId);
   const stand = tier && facts.stands.find((candidate) => candidate.id === tier.standId);
   const room = stand && facts.rooms.find((candidate) => candidate.id === stand.roomId);
-  return spot && room ? `${spot.name} · ${room.name}` : 'Stands nowhere yet';
+  return spot && room ? `${spot.name} · ${room.name}` : 'No place yet';
 }
 
-/** A fit of 0..1 as a share of a hundred. */
-export const fitShare = (whole: number) => `${Math.round(whole * 100)} %`;
+/** A fit of 0..1 as a share of a hundred, held together by a space that does not break. */
+export const fitShare = (whole: number) => `${Math.round(whole * 100)}\u00a0%`;
 
 /** Where a home's weather comes from, as it is named on every screen that rests on it. */
 export function weatherName({ weathers, home }: HomeFacts): string {

@@ -12,6 +12,7 @@ import { Body, Small } from '../ui/type';
 import { useInk } from '../ui/use-ink';
 import { degrees, mol } from './words';
 import { monthName } from '../ui/months';
+import { YEAR_BANDS as WORDS } from './part-words';
 
 interface Band {
   /** Tolerates from, thrives from, thrives to, tolerates to. */
@@ -34,49 +35,68 @@ const rooted = (to: number) => (value: number) => Math.sqrt(Math.max(0, Math.min
 
 function rowsOf(targets: readonly Target[]): readonly Row[] {
   const brightest = Math.max(...targets.map((target) => target.light.scorches));
-  const coldest = Math.min(...targets.map((target) => target.warmth.lowest));
-  const hottest = Math.max(...targets.map((target) => target.warmth.highest));
   return [
     {
       factor: 'light',
-      word: 'Light',
+      word: WORDS.light,
       scale: rooted(Math.max(20, brightest)),
       bandOf: ({ light }) => ({ edges: [light.survives, light.thrivesFrom, light.thrivesTo, light.scorches] }),
       words: ({ light }) =>
-        `${mol(light.thrivesFrom)} to ${mol(light.thrivesTo)} mol a day; tolerates ${mol(light.survives)} to ${mol(light.scorches)}`,
+        WORDS.lightRange(mol(light.thrivesFrom), mol(light.thrivesTo), mol(light.survives), mol(light.scorches)),
     },
     {
       factor: 'day-length',
-      word: 'Day length',
+      word: WORDS.dayLength,
       scale: linear(6, 24),
       bandOf: ({ day }) => ({ edges: [day.minH, day.minH, day.maxH, day.maxH] }),
-      words: ({ day }) => (day.maxH >= 20 ? `at least ${day.minH} h` : `${day.minH} to ${tidyHours(day.maxH)} h`),
+      words: ({ day }) =>
+        day.maxH >= 20 ? WORDS.atLeastHours(day.minH) : WORDS.hoursFromTo(day.minH, tidyHours(day.maxH)),
     },
-    {
-      factor: 'warmth',
-      word: 'Days',
-      scale: linear(coldest - 1, hottest + 1),
-      bandOf: ({ warmth }) => ({ edges: [warmth.lowest, warmth.dayFrom, warmth.dayTo, warmth.highest] }),
-      words: ({ warmth }, units) =>
-        `${degrees(Math.round(warmth.dayFrom), units)} to ${degrees(Math.round(warmth.dayTo), units)}; never above ${degrees(warmth.highest, units)}`,
-    },
-    {
-      factor: 'warmth',
-      word: 'Nights',
-      scale: linear(coldest - 1, hottest + 1),
-      bandOf: ({ warmth }) => ({ edges: [warmth.lowest, warmth.nightFrom, warmth.nightTo, warmth.highest] }),
-      words: ({ warmth }, units) =>
-        `${degrees(Math.round(warmth.nightFrom), units)} to ${degrees(Math.round(warmth.nightTo), units)}; never below ${degrees(Math.round(warmth.lowest), units)}`,
-    },
+    ...warmthRows(targets),
     {
       factor: 'moisture',
-      word: 'Moisture',
+      word: WORDS.moisture,
       scale: linear(0, 100),
       bandOf: ({ moisture }) => ({
         edges: [moisture.survives, moisture.thrivesFrom, moisture.thrivesTo, moisture.tooMoistStill],
       }),
       words: ({ moisture }) =>
-        `${Math.round(moisture.thrivesFrom)} to ${Math.round(moisture.thrivesTo)} %; tolerates ${Math.round(moisture.survives)} %`,
+        WORDS.moistureRange(
+          Math.round(moisture.thrivesFrom),
+          Math.round(moisture.thrivesTo),
+          Math.round(moisture.survives),
+        ),
+    },
+  ];
+}
+
+function warmthRows(targets: readonly Target[]): readonly Row[] {
+  const coldest = Math.min(...targets.map((target) => target.warmth.lowest));
+  const hottest = Math.max(...targets.map((target) => target.warmth.highest));
+  return [
+    {
+      factor: 'warmth',
+      word: WORDS.days,
+      scale: linear(coldest - 1, hottest + 1),
+      bandOf: ({ warmth }) => ({ edges: [warmth.lowest, warmth.dayFrom, warmth.dayTo, warmth.highest] }),
+      words: ({ warmth }, units) =>
+        WORDS.daysRange(
+          degrees(Math.round(warmth.dayFrom), units),
+          degrees(Math.round(warmth.dayTo), units),
+          degrees(warmth.highest, units),
+        ),
+    },
+    {
+      factor: 'warmth',
+      word: WORDS.nights,
+      scale: linear(coldest - 1, hottest + 1),
+      bandOf: ({ warmth }) => ({ edges: [warmth.lowest, warmth.nightFrom, warmth.nightTo, warmth.highest] }),
+      words: ({ warmth }, units) =>
+        WORDS.nightsRange(
+          degrees(Math.round(warmth.nightFrom), units),
+          degrees(Math.round(warmth.nightTo), units),
+          degrees(Math.round(warmth.lowest), units),
+        ),
     },
   ];
 }
@@ -115,10 +135,10 @@ export function YearBands({ targets, month, onMonth, bloom = [] }: Given) {
         ))}
       </View>
       <Small>
-        {'Filled: where it thrives. The thin line: what it tolerates.'}
-        {bloom.length > 0 ? ' Five petals: it blooms.' : ''}
+        {WORDS.howToRead}
+        {bloom.length > 0 ? WORDS.petals : ''}
       </Small>
-      <View role="list" aria-label="Its year, stretch by stretch" style={{ gap: 2, paddingTop: SPACE.xs }}>
+      <View role="list" aria-label={WORDS.stretchByStretch} style={{ gap: 2, paddingTop: SPACE.xs }}>
         {stretchesOf(targets).map(({ months, phase, rule }) => (
           <View key={months[0]} role="listitem">
             <Body>{`${spanWords(months)}: ${PHASE_WORD[phase]}`}</Body>
@@ -140,7 +160,9 @@ interface StripGiven {
 const PETALS = [0, 1, 2, 3, 4].map((petal) => (petal / 5) * 2 * Math.PI);
 const PETAL_AWAY = 4;
 
-/** Height tells the phase: full at rest, falling into it, rising out of it; a dot where buds are set; growth is clear. */
+/**
+ * Height tells the phase: full at rest, falling into it, rising out of it; a dot where buds are set; growth is clear.
+ */
 function SeasonStrip({ targets, width, bloom }: StripGiven) {
   const ink = useInk();
   const cell = width / 12;

@@ -10,8 +10,16 @@ import {
 } from '@dulvan/contract';
 import { nanoid } from 'nanoid';
 import type { z } from 'zod';
+import { API as WORDS } from './state-words';
 
-export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: Refusal };
+interface Refused {
+  readonly ok: false;
+  readonly refusal: Refusal;
+  /** Of the server's refusal, by which rules may go; null where it did not answer as it should. */
+  readonly status: number | null;
+}
+
+export type Answer<T> = { readonly ok: true; readonly value: T } | Refused;
 
 interface Asked {
   readonly params?: Record<string, string>;
@@ -25,7 +33,11 @@ interface Asked {
 /** The API's own address while developing; the page's otherwise. */
 export const BASE = process.env.EXPO_PUBLIC_API ?? '';
 
-const refused = (message: string): Answer<never> => ({ ok: false, refusal: { message, problems: [] } });
+const refused = (message: string): Answer<never> => ({
+  ok: false,
+  refusal: { message, problems: [] },
+  status: null,
+});
 
 /** A key by which the server knows a request again: sent twice, it counts once. */
 export const requestKey = () => nanoid(16);
@@ -67,21 +79,21 @@ export async function ask<N extends EndpointName>(name: N, asked: Asked = {}): P
     const reply = await reach(addressOf(name, asked), requestOf(name, asked), isRepeatable(asked));
     const version = reply.headers.get(CONTRACT_HEADER);
     if (version !== null && version !== CONTRACT_VERSION) {
-      return refused('The server and this page are of different versions. Reload the page.');
+      return refused(WORDS.otherVersion);
     }
     if (reply.ok && endpoint.carries) return { ok: true, value: (await reply.arrayBuffer()) as ResponseOf<N> };
     const json: unknown = await reply.json();
     if (!reply.ok) {
       const refusal = refusalSchema.safeParse(json);
-      if (refusal.success) return { ok: false, refusal: refusal.data };
-      return refused('The server answered in a way this app does not know.');
+      if (refusal.success) return { ok: false, refusal: refusal.data, status: reply.status };
+      return refused(WORDS.unknownAnswer);
     }
     // What is large was checked when it was stored: looking through it again would keep a phone busy.
     if (endpoint.checked) return { ok: true, value: json as ResponseOf<N> };
     const parsed = endpoint.response.safeParse(json);
     if (parsed.success) return { ok: true, value: parsed.data as ResponseOf<N> };
-    return refused('The server and this page are of different versions. Reload the page.');
+    return refused(WORDS.otherVersion);
   } catch {
-    return refused('The server cannot be reached. Nothing was stored; what you typed is still here.');
+    return refused(WORDS.notReached);
   }
 }

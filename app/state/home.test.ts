@@ -160,6 +160,18 @@ describe('changing', () => {
     expect(asked).toHaveLength(1);
   });
 
+  it('looks what homes there are when this one was taken out elsewhere, and for no other refusal', async () => {
+    const body = { message: 'In whatever words.', problems: [] };
+    const follow = async (status: number) => {
+      asked.length = 0;
+      serve({ 'GET /api/homes/h/changes?since=1': { status, body }, 'GET /api/homes': { body: [] } });
+      await home().follow('h', 2);
+      return asked.map(({ path }) => path).includes('/api/homes');
+    };
+    expect(await follow(500)).toBe(false);
+    expect(await follow(404)).toBe(true);
+  });
+
   it('takes back several changes together, or none of them', async () => {
     serve({ 'POST /api/homes/h/undo': { status: 409, body: { message: 'It has changed since.', problems: [] } } });
     const taken = ['e2', 'e1'].map((entryId) => ({ homeId: 'h', entryId }));

@@ -1,4 +1,7 @@
-/** The home on screen: its stored facts at a revision, what is being tried out on top of them, and every way to change it. */
+/**
+ * The home on screen: its stored facts at a revision, what is being tried out on top of them, and every way to change
+ * it.
+ */
 import type { KeptHome, Refusal, Saved } from '@dulvan/contract';
 import { applied, composed, type Change, type Home, type HomeFacts } from '@dulvan/core';
 import { useMemo } from 'react';
@@ -7,6 +10,7 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 import { ask, requestKey, type Answer } from './api';
 import { tellOthers } from './live';
 import { useSettings } from './settings';
+import { HOME as WORDS } from './state-words';
 
 /** Changes that are shown but not stored yet, one upon the other. */
 export interface Trial {
@@ -66,7 +70,9 @@ interface HomeState {
 type Set = (state: Partial<HomeState>) => void;
 type Get = () => HomeState;
 
-/** Facts after what the server says was changed since the revision on screen; null when only the whole home can tell. */
+/**
+ * Facts after what the server says was changed since the revision on screen; null when only the whole home can tell.
+ */
 function caughtUp({ facts, revision }: HomeState, base: number, changes: Saved['changes']): HomeFacts | null {
   return facts && changes && base === revision ? applied(facts, changes) : null;
 }
@@ -107,7 +113,7 @@ async function attemptChange(
   options: ChangeOptions,
 ): Promise<Refusal | null> {
   const homeId = options.homeId ?? get().facts?.home.id;
-  if (!homeId) return { message: 'There is no home to change yet.', problems: [] };
+  if (!homeId) return { message: WORDS.noHome, problems: [] };
   const isShown = get().facts?.home.id === homeId;
   const shown = isShown ? get().revision : 0;
   const base = options.base ?? shown;
@@ -123,7 +129,7 @@ async function attemptChange(
     const undo = [{ homeId, entryId: entry.id }];
     set({ status: 'ready', notice: { text: summary, undo }, undoable: undo });
     tellOthers({ homeId, revision, isKept: true });
-  } else set({ notice: { text: 'Nothing differed from what is stored.', undo: [] } });
+  } else set({ notice: { text: WORDS.nothingDiffered, undo: [] } });
   return null;
 }
 
@@ -139,7 +145,7 @@ async function undoEntries(set: Set, get: Get, entries: readonly Taken[]): Promi
       return saved.refusal;
     }
     useSettings.getState().setHomeId(homeId);
-    set({ notice: { text: saved.value.entry?.summary ?? 'Nothing was left to take back.', undo: [] }, undoable: [] });
+    set({ notice: { text: saved.value.entry?.summary ?? WORDS.nothingLeft, undo: [] }, undoable: [] });
     tellOthers({ homeId, revision: saved.value.revision, isKept: saved.value.changes !== null });
     if (facts?.home.id === homeId && saved.value.changes) await settle(set, get, homeId, base, saved.value);
     else await get().load();
@@ -159,7 +165,7 @@ async function keepTrial(set: Set, get: Get): Promise<Refusal | null> {
   if (refusal.conflicts) {
     // They have been shown now: who keeps it again means it.
     set({ trial: { ...trial, base: get().revision } });
-    const text = `${refusal.message} It is shown with yours on top: keep it again to put yours in its place, or put it back.`;
+    const text = WORDS.shownWithYours(refusal.message);
     set({ notice: { text, undo: [] } });
   } else set({ notice: { text: refusal.message, undo: [] } });
   return refusal;
@@ -212,20 +218,23 @@ async function importHomes(set: Set, get: Get, file: Blob): Promise<Refusal | nu
   if (!imported.ok) return imported.refusal;
   const { entries } = imported.value;
   const undo = entries.map(({ homeId, id }) => ({ homeId, entryId: id }));
-  const homes = entries.length === 1 ? 'one home' : `${entries.length} homes`;
-  const text = entries.length > 0 ? `Imported ${homes}` : 'Nothing differed: all of it was here already';
+  const homes = entries.length === 1 ? WORDS.oneHome : `${entries.length} homes`;
+  const text = entries.length > 0 ? WORDS.imported(homes) : WORDS.allHereAlready;
   set({ trial: null, undoable: undo, notice: { text, undo } });
   await get().load();
   return null;
 }
 
-/** Takes up what was changed elsewhere up to a revision. */
+/** The server's status for a home that it does not keep. */
+const GONE = 404;
+
+/** Takes up what was changed elsewhere up to a revision; a home that was taken out elsewhere is loaded away. */
 async function followHome(set: Set, get: Get, homeId: string, revision: number): Promise<void> {
   const { facts, revision: since } = get();
   if (facts?.home.id !== homeId || since >= revision) return;
   const told = await ask('changesSince', { params: { homeId }, query: { since: String(since) } });
   if (told.ok) await settle(set, get, homeId, since, { ...told.value, entry: null });
-  else if (told.refusal.message.startsWith('This home is not kept')) await get().load();
+  else if (told.status === GONE) await get().load();
 }
 
 export const useHome = create<HomeState>()(

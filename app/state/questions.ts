@@ -1,4 +1,7 @@
-/** Questions that one screen asks of the home: put to a worker, given up when another takes their place, never shown for another one. */
+/**
+ * Questions that one screen asks of the home: put to a worker, given up when another takes their place, never shown
+ * for another one.
+ */
 import { isAnswered } from '@dulvan/contract';
 import {
   unpacked,
@@ -40,8 +43,8 @@ interface Outcome<T> {
 }
 
 /**
- * The server's answer, while the worker here knows nothing of the home yet: a phone takes seconds for what the server has at
- * hand. Undefined where the facts are not as stored, or the server does not say.
+ * The server's answer, while the worker here knows nothing of the home yet: a phone takes seconds for what the server
+ * has at hand. Undefined where the facts are not as stored, or the server does not say.
  */
 async function byServer<Q extends QuestionName>(
   question: Q,
@@ -138,9 +141,33 @@ export function useBestTaxa(facts: HomeFacts | null, spotId: string, taxa: reado
   return useQuestion('bestTaxa', facts, { spotId, taxonIds, count, ...when });
 }
 
+/** Own plants that a spot would suit better than where they stand. */
+export function usePlantsForSpot(facts: HomeFacts | null, spotId: string, count: number) {
+  const when = useWhen(facts);
+  return useQuestion('plantsForSpot', facts, when && { spotId, count, ...when });
+}
+
 /** A room through a day. */
 export function useRoomDay(facts: HomeFacts | null, roomId: string, date: CivilDate, sky: SkyKind) {
   return useQuestion('roomDay', facts, { roomId, date, sky });
+}
+
+/** A room's air through the year. */
+export function useRoomAir(facts: HomeFacts | null, roomId: string) {
+  const year = useYear(facts);
+  return useQuestion('roomAir', facts, { roomId, year });
+}
+
+/** A room's air over its plan. */
+export function useAirMap(facts: HomeFacts | null, roomId: string) {
+  const year = useYear(facts);
+  return useQuestion('airMap', facts, { roomId, year });
+}
+
+/** What a remedy does to a room's air. */
+export function useAirRemedy(facts: HomeFacts | null, asked: Omit<ParamsOf<'airRemedy'>, 'year'>) {
+  const year = useYear(facts);
+  return useQuestion('airRemedy', facts, { ...asked, year });
 }
 
 /** Every half hour of a spot's year. */

@@ -13,9 +13,12 @@ interface Settings {
   readonly appearance: 'auto' | 'light' | 'dark';
   /** The home looked at last. */
   readonly homeId: string | null;
+  /** What a kWh costs, in the grower's money; null tells no cost. */
+  readonly kWhPrice: number | null;
   setUnits(units: Partial<Units>): void;
   setAppearance(appearance: Settings['appearance']): void;
   setHomeId(homeId: string | null): void;
+  setKWhPrice(kWhPrice: number | null): void;
 }
 
 export const useSettings = create<Settings>()(
@@ -24,9 +27,11 @@ export const useSettings = create<Settings>()(
       units: { temperature: 'C', length: 'cm', light: 'ppfd' },
       appearance: 'auto',
       homeId: null,
+      kWhPrice: null,
       setUnits: (units) => set((state) => ({ units: { ...state.units, ...units } })),
       setAppearance: (appearance) => set({ appearance }),
       setHomeId: (homeId) => set({ homeId }),
+      setKWhPrice: (kWhPrice) => set({ kWhPrice }),
     }),
     { name: 'dulvan-settings', version: 1, storage: createJSONStorage(() => localStorage) },
   ),

@@ -1,5 +1,6 @@
 /** Stored files that facts name: loaded once, kept while the page lives. */
 import { ask } from './api';
+import { STORED_FILES as WORDS } from './state-words';
 
 const loaded = new Map<string, Promise<string>>();
 
@@ -9,8 +10,7 @@ export function loadStoredFile(homeId: string, fileKey: string): Promise<string>
   let text = loaded.get(key);
   if (!text) {
     text = ask('file', { params: { homeId, fileKey } }).then((answer) => {
-      if (!answer.ok)
-        throw new Error(`A file that the light is worked out from could not be loaded. ${answer.refusal.message}`);
+      if (!answer.ok) throw new Error(WORDS.fileNotLoaded(answer.refusal.message));
       return new TextDecoder().decode(answer.value);
     });
     text.catch(() => loaded.delete(key));

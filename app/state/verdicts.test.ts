@@ -27,7 +27,7 @@ beforeEach(() => {
     } as unknown as Response);
   }) as unknown as typeof fetch;
   showHome();
-  act(() => useVerdictsStore.setState({ answers: null, facts: null, working: 'no', failure: null }));
+  act(() => useVerdictsStore.setState({ answers: null, facts: null, working: 'no', failure: null, ofStored: null }));
 });
 afterEach(() => jest.restoreAllMocks());
 

@@ -1,4 +1,7 @@
-/** The answers about the whole home on screen: kept from last time, from the server, or worked out here; always said which facts they are of. */
+/**
+ * The answers about the whole home on screen: kept from last time, from the server, or worked out here; always said
+ * which facts they are of.
+ */
 import { unpacked, type HomeAnswers, type HomeFacts, type PlantAnswer, type SpotAnswer, type When } from '@dulvan/core';
 import { useEffect } from 'react';
 import { create } from 'zustand';
@@ -13,22 +16,23 @@ interface VerdictsState {
   readonly answers: HomeAnswers | null;
   /** The facts they answer. */
   readonly facts: HomeFacts | null;
+  /** The answers of what is stored, while something else is tried; null where they were never worked out. */
+  readonly ofStored: HomeAnswers | null;
   readonly working: 'no' | 'yes';
   /** Share of the present answer that is done, 0..1; null while it has taken no time worth a word. */
   readonly share: number | null;
   readonly failure: string | null;
   /** Time the last answer took until it was shown, ms, and where it was worked out. */
-  readonly tookMs: number | null;
   readonly from: 'browser' | 'server' | 'kept' | null;
 }
 
 const NOTHING: VerdictsState = {
   answers: null,
   facts: null,
+  ofStored: null,
   working: 'no',
   share: null,
   failure: null,
-  tookMs: null,
   from: null,
 };
 
@@ -88,12 +92,11 @@ async function answerNewest(wanted: Wanted): Promise<void> {
   try {
     const { answers, from } = await find(wanted, onShare);
     if (newest !== wanted) return;
-    const tookMs = performance.now() - startedMs;
     useVerdictsStore.setState({
       answers,
       facts: wanted.facts,
+      ...(wanted.revision === null ? {} : { ofStored: answers }),
       failure: null,
-      tookMs,
       from,
       working: 'no',
       share: null,

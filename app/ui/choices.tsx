@@ -1,142 +1,153 @@
-/** One of several, or several of twelve months: chosen by touch or key, said by role and state. */
-import { Pressable, Text, View } from 'react-native';
-import { FONT, SPACE, TOUCH } from './theme';
-import { useInk } from './use-ink';
+/** One of several, any number of several, months of the year: chosen by touch or key, said by role and state. */
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Chip } from 'react-native-paper';
+import { Button } from './button';
 import { MONTH_NAMES } from './months';
+import { Opener } from './opener';
+import type { Choice } from './option-list';
+import { PickMany, tickedOr, type Many } from './pick-many';
+import { PickOne } from './pick-one';
+import { useRoving } from './roving';
+import { Sheet } from './sheet';
+import { SPACE } from './theme';
+import { useInk } from './use-ink';
+import { CHOICES as WORDS } from './ui-words';
 
 export interface ChoicesGiven {
   readonly label: string;
-  readonly choices: readonly { readonly value: string; readonly word: string }[];
+  readonly choices: readonly Choice[];
   readonly value: string;
   readonly onValue: (value: string) => void;
 }
 
-export function Choices({ label, choices, value, onValue }: ChoicesGiven) {
-  const ink = useInk();
+/** More than this become a list that opens. */
+const MOST_IN_SIGHT = 5;
+
+export function Choices(given: ChoicesGiven) {
+  return given.choices.length > MOST_IN_SIGHT ? <PickOne {...given} /> : <InSight {...given} />;
+}
+
+const SIDE_BY_SIDE = { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs } as const;
+
+function InSight({ label, choices, value, onValue }: ChoicesGiven) {
+  const group = useRoving();
   return (
-    <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
-      {choices.map((choice) => {
-        const chosen = choice.value === value;
-        return (
-          <Pressable
-            key={choice.value}
-            role="radio"
-            aria-checked={chosen}
-            aria-label={choice.word}
-            onPress={() => onValue(choice.value)}
-            style={{
-              minHeight: TOUCH,
-              justifyContent: 'center',
-              paddingHorizontal: 12,
-              borderWidth: 1,
-              borderColor: chosen ? ink.accent : ink.line,
-              borderBottomWidth: chosen ? 3 : 1,
-              backgroundColor: ink.sheet,
-            }}
-          >
-            <Text
-              style={{
-                fontFamily: chosen ? FONT.strong : FONT.text,
-                fontSize: 15,
-                color: chosen ? ink.accent : ink.ink,
-              }}
-            >
-              {choice.word}
-            </Text>
-          </Pressable>
-        );
-      })}
+    <View ref={group} role="radiogroup" aria-label={label} style={SIDE_BY_SIDE}>
+      {choices.map((choice) => (
+        <ChoiceChip
+          key={choice.value}
+          role="radio"
+          word={choice.word}
+          chosen={choice.value === value}
+          onPress={() => onValue(choice.value)}
+        />
+      ))}
+    </View>
+  );
+}
+
+interface ChipGiven {
+  readonly role: 'radio' | 'checkbox';
+  readonly word: string;
+  readonly chosen: boolean;
+  readonly disabled?: boolean;
+  readonly onPress: () => void;
+}
+
+function ChoiceChip({ role, word, chosen, disabled = false, onPress }: ChipGiven) {
+  const ink = useInk();
+  const colour = chosen ? ink.accent : ink.ink;
+  return (
+    <Chip
+      mode="outlined"
+      accessibilityRole={role}
+      accessibilityLabel={word}
+      selected={chosen}
+      disabled={disabled}
+      showSelectedCheck={role === 'checkbox'}
+      onPress={onPress}
+      style={{
+        backgroundColor: ink.sheet,
+        borderColor: chosen ? ink.accent : ink.line,
+        borderBottomWidth: chosen ? 3 : 1,
+        maxWidth: '100%',
+      }}
+      // A label of 22 px between these margins is 44 px high.
+      textStyle={
+        { color: colour, marginVertical: 10, flexShrink: 1, whiteSpace: 'normal', overflowWrap: 'anywhere' } as object
+      }
+      {...(chosen ? {} : { selectedColor: ink.soft })}
+    >
+      {word}
+    </Chip>
+  );
+}
+
+/** Any number of several. */
+export function ManyChoices<T extends string>(given: Many<T>) {
+  return given.choices.length > MOST_IN_SIGHT ? <PickMany {...given} /> : <ManyInSight {...given} />;
+}
+
+function ManyInSight<T extends string>({ label, choices, chosen, onChosen }: Many<T>) {
+  return (
+    <View role="group" aria-label={label} style={SIDE_BY_SIDE}>
+      {choices.map(({ value, word, disabled = false }) => (
+        <ChoiceChip
+          key={value}
+          role="checkbox"
+          word={word}
+          chosen={chosen.includes(value)}
+          disabled={disabled}
+          onPress={() => onChosen(tickedOr({ choices, chosen }, value))}
+        />
+      ))}
     </View>
   );
 }
 
 interface MonthsGiven {
   readonly label: string;
+  /** The chosen months in words. */
+  readonly words: string;
   readonly months: readonly number[];
   readonly onMonths: (months: number[]) => void;
 }
 
-export function MonthBoxes({ label, months, onMonths }: MonthsGiven) {
-  const ink = useInk();
-  return (
-    <View role="group" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
-      {MONTH_NAMES.map((name, i) => {
-        const month = i + 1;
-        const chosen = months.includes(month);
-        return (
-          <Pressable
-            key={name}
-            role="checkbox"
-            aria-checked={chosen}
-            aria-label={name}
-            onPress={() =>
-              onMonths(chosen ? months.filter((other) => other !== month) : [...months, month].sort((p, q) => p - q))
-            }
-            style={{
-              width: 50,
-              minHeight: TOUCH,
-              alignItems: 'center',
-              justifyContent: 'center',
-              borderWidth: 1,
-              borderColor: chosen ? ink.accent : ink.line,
-              backgroundColor: chosen ? ink.accent : ink.sheet,
-            }}
-          >
-            <Text style={{ fontFamily: FONT.lettering, fontSize: 16, color: chosen ? ink.onAccent : ink.ink }}>
-              {name.slice(0, 3)}
-            </Text>
-          </Pressable>
-        );
-      })}
-    </View>
-  );
-}
+const MONTHS = MONTH_NAMES.map((word, i) => ({ value: String(i + 1), word }));
 
-interface ManyGiven<T extends string> {
-  readonly label: string;
-  readonly choices: readonly { readonly value: T; readonly word: string; readonly disabled?: boolean }[];
-  readonly chosen: readonly T[];
-  readonly onChosen: (chosen: T[]) => void;
-}
-
-/** Any number of several. */
-export function ManyChoices<T extends string>({ label, choices, chosen, onChosen }: ManyGiven<T>) {
-  const ink = useInk();
+/** Any of the twelve months, in a sheet that opens. */
+export function PickMonths({ label, words, months, onMonths }: MonthsGiven) {
+  const [open, setOpen] = useState<'no' | 'yes'>('no');
   return (
-    <View role="group" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
-      {choices.map(({ value, word, disabled = false }) => {
-        const on = chosen.includes(value);
-        return (
-          <Pressable
-            key={value}
-            role="checkbox"
-            aria-checked={on}
-            aria-label={word}
-            aria-disabled={disabled}
-            disabled={disabled}
-            onPress={() =>
-              onChosen(
-                choices
-                  .map((choice) => choice.value)
-                  .filter((other) => (other === value ? !on : chosen.includes(other))),
-              )
-            }
-            style={{
-              minHeight: TOUCH,
-              justifyContent: 'center',
-              paddingHorizontal: 12,
-              borderWidth: 1,
-              opacity: disabled ? 0.5 : 1,
-              borderColor: on ? ink.accent : ink.line,
-              backgroundColor: on ? ink.accent : ink.sheet,
-            }}
-          >
-            <Text
-              style={{ fontFamily: on ? FONT.strong : FONT.text, fontSize: 15, color: on ? ink.onAccent : ink.ink }}
-            >{`${on ? '✓ ' : ''}${word}`}</Text>
-          </Pressable>
-        );
-      })}
-    </View>
+    <>
+      <Opener label={label} words={words} onPress={() => setOpen('yes')} />
+      {open === 'yes' ? (
+        <Sheet
+          title={label}
+          onClose={() => setOpen('no')}
+          actions={
+            <>
+              <Button kind="quiet" onPress={() => onMonths([])}>
+                {WORDS.none}
+              </Button>
+              <Button kind="quiet" onPress={() => onMonths(MONTHS.map(({ value }) => Number(value)))}>
+                {WORDS.allYear}
+              </Button>
+              <Button kind="main" onPress={() => setOpen('no')}>
+                {WORDS.done}
+              </Button>
+            </>
+          }
+        >
+          <ManyInSight
+            label={label}
+            choices={MONTHS}
+            chosen={months.map(String)}
+            onChosen={(chosen) => onMonths(chosen.map(Number))}
+          />
+        </Sheet>
+      ) : null}
+    </>
   );
 }

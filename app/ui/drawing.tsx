@@ -1,10 +1,13 @@
 /** A drawing as wide as its place, with what explains it; kept as a picture on demand. */
 import { useRef, useState, type ReactNode } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { View } from 'react-native';
+import { Button } from './button';
+import { Fitted } from './fitted';
 import { savePicture } from './picture';
-import { FONT, SPACE, TOUCH } from './theme';
+import { FONT, SPACE } from './theme';
 import { Small } from './type';
 import { useInk } from './use-ink';
+import { DRAWING as WORDS } from './ui-words';
 
 interface Given {
   /** What it shows: the title over its picture, and the picture's file name. */
@@ -19,7 +22,6 @@ interface Given {
 export function Drawing({ name, minHeight, legend, children }: Given) {
   const ink = useInk();
   const sheet = useRef<View>(null);
-  const [width, setWidth] = useState(0);
   const [failure, setFailure] = useState<string | null>(null);
   const keep = async () => {
     try {
@@ -31,34 +33,22 @@ export function Drawing({ name, minHeight, legend, children }: Given) {
         lettering: FONT.lettering,
       });
     } catch (error) {
-      setFailure(`No picture could be made: ${error instanceof Error ? error.message : String(error)}`);
+      setFailure(WORDS.noPicture(error instanceof Error ? error.message : String(error)));
     }
   };
   return (
     <View>
-      <View
-        ref={sheet}
-        onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-        style={{ minHeight, gap: SPACE.xs }}
-      >
-        {width > 0 ? children(width) : null}
-        {legend}
-      </View>
-      <Pressable
-        role="button"
-        aria-label={`Keep as a picture: ${name}`}
+      <Fitted ref={sheet} minHeight={minHeight} style={{ gap: SPACE.xs }} below={legend}>
+        {children}
+      </Fitted>
+      <Button
+        kind="quiet"
+        label={WORDS.savePictureOf(name)}
         onPress={() => void keep()}
-        style={({ pressed }) => ({
-          alignSelf: 'flex-end',
-          minHeight: TOUCH,
-          justifyContent: 'center',
-          opacity: pressed ? 0.7 : 1,
-        })}
+        style={{ alignSelf: 'flex-end' }}
       >
-        <Text style={{ fontFamily: FONT.strong, fontSize: 14, color: ink.accent, textDecorationLine: 'underline' }}>
-          Keep as a picture
-        </Text>
-      </Pressable>
+        {WORDS.saveAsPicture}
+      </Button>
       {failure ? (
         <View role="alert">
           <Small style={{ color: ink.danger }}>{failure}</Small>

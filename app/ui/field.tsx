@@ -1,10 +1,11 @@
 /** A line of text to fill in: its name above it, its unit inside, what is wrong or what helps below. */
-import { View } from 'react-native';
+import type { Ref } from 'react';
 import { TextInput } from 'react-native-paper';
-import { Small, Strong } from './type';
+import { Labelled } from './labelled';
+import { textScale } from './rem';
 import { useInk } from './use-ink';
 
-interface FieldGiven {
+export interface FieldGiven {
   readonly label: string;
   readonly value: string;
   readonly onValue: (value: string) => void;
@@ -13,33 +14,35 @@ interface FieldGiven {
   readonly error?: string | undefined;
   readonly kind?: 'text' | 'number' | 'long';
   readonly autoFocus?: boolean;
+  /** What a form puts its focus on when something here is wrong. */
+  readonly inputRef?: Ref<{ focus(): void }>;
 }
 
-export function Field({ label, value, onValue, unit, help, error, kind = 'text', autoFocus = false }: FieldGiven) {
-  const { danger, sheet } = useInk();
+export function Field({ label, help, error, ...given }: FieldGiven) {
   return (
-    <View style={{ gap: 2 }}>
-      <Strong>{label}</Strong>
-      <TextInput
-        mode="outlined"
-        dense
-        autoFocus={autoFocus}
-        accessibilityLabel={unit ? `${label}, ${unit}` : label}
-        value={value}
-        onChangeText={onValue}
-        error={Boolean(error)}
-        multiline={kind === 'long'}
-        inputMode={kind === 'number' ? 'decimal' : 'text'}
-        style={{ backgroundColor: sheet, fontSize: 16 }}
-        {...(unit ? { right: <TextInput.Affix text={unit} /> } : {})}
-      />
-      {error ? (
-        <Small style={{ color: danger }} testID={`error-${label}`}>
-          ✕ {error}
-        </Small>
-      ) : help ? (
-        <Small>{help}</Small>
-      ) : null}
-    </View>
+    <Labelled label={label} help={help} error={error}>
+      <FieldInput label={label} error={error} {...given} />
+    </Labelled>
+  );
+}
+
+function FieldInput({ label, value, onValue, unit, error, kind = 'text', autoFocus, inputRef }: FieldGiven) {
+  const { sheet } = useInk();
+  return (
+    <TextInput
+      mode="outlined"
+      dense
+      ref={inputRef as never}
+      autoFocus={autoFocus ?? false}
+      accessibilityLabel={unit ? `${label}, ${unit}` : label}
+      value={value}
+      onChangeText={onValue}
+      error={Boolean(error)}
+      aria-invalid={Boolean(error)}
+      multiline={kind === 'long'}
+      inputMode={kind === 'number' ? 'decimal' : 'text'}
+      style={{ backgroundColor: sheet, fontSize: 16 * textScale() }}
+      {...(unit ? { right: <TextInput.Affix text={unit} /> } : {})}
+    />
   );
 }

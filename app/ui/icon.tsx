@@ -2,4 +2,6 @@
 import createIconSet from '@expo/vector-icons/createIconSet';
 import glyphs from './icon-glyphs.json';
 
+export type IconName = keyof typeof glyphs;
+
 export const Icon = createIconSet(glyphs, 'DulvanIcons', require('../assets/icons.ttf'));

@@ -4,6 +4,7 @@ import { Platform, Pressable, Text, View, type GestureResponderEvent } from 'rea
 import { FONT, TOUCH } from './theme';
 import { useInk } from './use-ink';
 import { MONTH_NAMES, monthName } from './months';
+import { MONTH_SLIDER as WORDS } from './ui-words';
 
 interface Given {
   readonly month: number;
@@ -32,7 +33,7 @@ export function MonthSlider({ month, onMonth }: Given) {
   return (
     <Pressable
       role="slider"
-      aria-label="Month"
+      aria-label={WORDS.month}
       aria-valuemin={1}
       aria-valuemax={12}
       aria-valuenow={month}

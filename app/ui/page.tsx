@@ -65,5 +65,7 @@ export function Row({
   readonly gap?: number;
   readonly wrap?: 'wrap' | 'nowrap';
 }) {
-  return <View style={{ flexDirection: 'row', alignItems: 'center', flexWrap: wrap, gap }}>{children}</View>;
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', flexWrap: wrap, flexShrink: 1, gap }}>{children}</View>
+  );
 }

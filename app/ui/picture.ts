@@ -1,5 +1,6 @@
 /** Keeps what is drawn on the screen as a picture with its title over it. */
 import { saveFile } from './files';
+import { PICTURE as WORDS } from './ui-words';
 
 export interface PictureLook {
   readonly paper: string;
@@ -38,7 +39,7 @@ export async function savePicture(
   canvas.width = drawn.width + 2 * MARGIN * DENSITY;
   canvas.height = drawn.height + (above + MARGIN) * DENSITY;
   const pen = canvas.getContext('2d');
-  if (!pen) throw new Error('This browser draws no pictures.');
+  if (!pen) throw new Error(WORDS.noPictures);
   pen.fillStyle = paper;
   pen.fillRect(0, 0, canvas.width, canvas.height);
   pen.drawImage(drawn, MARGIN * DENSITY, above * DENSITY);
@@ -46,6 +47,6 @@ export async function savePicture(
   pen.font = `${TITLE_SIZE * DENSITY}px ${lettering}`;
   pen.fillText(title, MARGIN * DENSITY, (MARGIN + TITLE_SIZE) * DENSITY, canvas.width - 2 * MARGIN * DENSITY);
   const picture = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-  if (!picture) throw new Error('The picture came out empty.');
+  if (!picture) throw new Error(WORDS.emptyPicture);
   saveFile(fileNameOf(title), picture, 'image/png');
 }

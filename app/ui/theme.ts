@@ -1,6 +1,7 @@
 /** Colours, type and lines: one drawing hand for every screen. */
-import { MD3DarkTheme, MD3LightTheme, configureFonts, type MD3Theme } from 'react-native-paper';
+import { MD3DarkTheme, MD3LightTheme, type MD3Theme } from 'react-native-paper';
 import type { Factor } from '@dulvan/core';
+import { rem } from './rem';
 
 /** Each with what stands in until its file has arrived. */
 export const FONT = {
@@ -80,6 +81,42 @@ const dark: Ink = {
   },
 };
 
+/** A kind of text: its face, and its size and line at the usual text size of a browser, px. */
+const kind = (fontFamily: string, size: number, line: number) => ({
+  fontFamily,
+  fontSize: rem(size),
+  lineHeight: rem(line),
+  letterSpacing: 0,
+  fontWeight: 'normal' as const,
+});
+
+/** Paper's fifteen kinds of text, drawn as the few of Dulvan: its parts then speak in the same hand as the screens. */
+const TITLE = kind(FONT.heading, 30, 34);
+const HEADING = kind(FONT.heading, 20, 24);
+const BODY = kind(FONT.text, 15, 22);
+const STRONG = kind(FONT.strong, 15, 22);
+const SMALL = kind(FONT.text, 13, 18);
+const LETTERING = kind(FONT.lettering, 13, 16);
+
+const fonts: MD3Theme['fonts'] = {
+  default: kind(FONT.text, 15, 22),
+  displayLarge: TITLE,
+  displayMedium: TITLE,
+  displaySmall: TITLE,
+  headlineLarge: TITLE,
+  headlineMedium: TITLE,
+  headlineSmall: HEADING,
+  titleLarge: HEADING,
+  titleMedium: STRONG,
+  titleSmall: STRONG,
+  bodyLarge: BODY,
+  bodyMedium: BODY,
+  bodySmall: SMALL,
+  labelLarge: STRONG,
+  labelMedium: LETTERING,
+  labelSmall: LETTERING,
+};
+
 export interface DulvanTheme extends MD3Theme {
   readonly inkset: Ink;
 }
@@ -87,8 +124,8 @@ export interface DulvanTheme extends MD3Theme {
 function themed(base: MD3Theme, ink: Ink): DulvanTheme {
   return {
     ...base,
-    roundness: 1,
-    fonts: configureFonts({ config: { fontFamily: FONT.text } }),
+    roundness: 0,
+    fonts,
     inkset: ink,
     colors: {
       ...base.colors,
@@ -109,6 +146,7 @@ function themed(base: MD3Theme, ink: Ink): DulvanTheme {
       error: ink.danger,
       inverseSurface: ink.ink,
       inverseOnSurface: ink.sheet,
+      inversePrimary: ink.sheet,
       elevation: {
         level0: 'transparent',
         level1: ink.sheet,

@@ -1,7 +1,7 @@
 /** The few kinds of text there are. */
 import type { ReactNode } from 'react';
-import { Text as PlainText, type StyleProp, type TextStyle } from 'react-native';
-import { FONT } from './theme';
+import type { StyleProp, TextStyle } from 'react-native';
+import { Text, type MD3Theme } from 'react-native-paper';
 import { useInk } from './use-ink';
 
 interface Given {
@@ -10,73 +10,41 @@ interface Given {
   readonly testID?: string;
 }
 
+/** A long compound is broken rather than pushed out of its row; the web's property is none of React Native's. */
+const WRAPS = { overflowWrap: 'anywhere' } as TextStyle;
+
+interface KindGiven extends Given {
+  readonly variant: `${Exclude<keyof MD3Theme['fonts'], 'default'>}`;
+  /** Of a heading: 1 names the screen. */
+  readonly level?: 1 | 2;
+}
+
+function Kind({ children, variant, level, style, testID }: KindGiven) {
+  const heading = level === undefined ? {} : { role: 'heading' as const, 'aria-level': level };
+  const found = testID === undefined ? {} : { testID };
+  return (
+    <Text variant={variant} {...found} {...heading} style={[WRAPS, style]}>
+      {children}
+    </Text>
+  );
+}
+
 /** Names a screen; there is one on each. */
-export function Title({ children, style, testID }: Given) {
-  const { ink } = useInk();
-  return (
-    <PlainText
-      role="heading"
-      aria-level={1}
-      testID={testID}
-      style={[{ fontFamily: FONT.heading, fontSize: 30, lineHeight: 34, color: ink }, style]}
-    >
-      {children}
-    </PlainText>
-  );
-}
+export const Title = (given: Given) => <Kind variant="headlineMedium" level={1} {...given} />;
 
-export function Heading({ children, style }: Given) {
-  const { ink } = useInk();
-  return (
-    <PlainText
-      role="heading"
-      aria-level={2}
-      style={[{ fontFamily: FONT.heading, fontSize: 20, lineHeight: 24, color: ink }, style]}
-    >
-      {children}
-    </PlainText>
-  );
-}
+export const Heading = (given: Given) => <Kind variant="titleLarge" level={2} {...given} />;
 
-export function Body({ children, style, testID }: Given) {
-  const { ink } = useInk();
-  return (
-    <PlainText testID={testID} style={[{ fontFamily: FONT.text, fontSize: 15, lineHeight: 22, color: ink }, style]}>
-      {children}
-    </PlainText>
-  );
-}
+export const Body = (given: Given) => <Kind variant="bodyMedium" {...given} />;
 
-export function Strong({ children, style, testID }: Given) {
-  const { ink } = useInk();
-  return (
-    <PlainText testID={testID} style={[{ fontFamily: FONT.strong, fontSize: 15, lineHeight: 22, color: ink }, style]}>
-      {children}
-    </PlainText>
-  );
-}
+export const Strong = (given: Given) => <Kind variant="labelLarge" {...given} />;
 
-export function Small({ children, style, testID }: Given) {
+/** Remarks beside something, softer than it. */
+export function Small({ style, ...given }: Given) {
   const { soft } = useInk();
-  return (
-    <PlainText testID={testID} style={[{ fontFamily: FONT.text, fontSize: 13, lineHeight: 18, color: soft }, style]}>
-      {children}
-    </PlainText>
-  );
+  return <Kind variant="bodySmall" {...given} style={[{ color: soft }, style]} />;
 }
 
 /** Figures in columns. */
-export function Figure({ children, style, testID }: Given) {
-  const { ink } = useInk();
-  return (
-    <PlainText
-      testID={testID}
-      style={[
-        { fontFamily: FONT.text, fontSize: 14, lineHeight: 20, color: ink, fontVariant: ['tabular-nums'] },
-        style,
-      ]}
-    >
-      {children}
-    </PlainText>
-  );
-}
+export const Figure = ({ style, ...given }: Given) => (
+  <Kind variant="bodyMedium" {...given} style={[{ fontVariant: ['tabular-nums'] }, style]} />
+);

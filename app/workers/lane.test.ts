@@ -174,12 +174,12 @@ describe('the worker’s own side', () => {
       real.ask({ facts, question: 'home', params: { year: 2026, month: 11 }, slot: 'home' });
     const first = await home(lampless);
     expect(first).toEqual(whole());
-    const moved = {
+    const rested = {
       ...lampless,
-      plants: lampless.plants.map((plant, i) => (i === 0 ? { ...plant, spotId: null } : plant)),
+      plants: lampless.plants.map((plant, i) => (i === 0 ? { ...plant, growthState: 'resting' as const } : plant)),
     };
-    const second = await home(moved);
-    expect(second).toEqual(ask(new HomeEngine(knowledge), moved, 'home', { year: 2026, month: 11 }));
+    const second = await home(rested);
+    expect(second).toEqual(ask(new HomeEngine(knowledge), rested, 'home', { year: 2026, month: 11 }));
     expect(second.spots[0]).toBe(first.spots[0]);
     expect(sizes.delta).toBeGreaterThan(0);
     expect(sizes.delta).toBeLessThan(sizes.answer * 0.7);
