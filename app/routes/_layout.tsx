@@ -11,6 +11,10 @@ import { Shell } from '../features/shell/shell';
 import { useSettings } from '../state/settings';
 import { darkTheme, lightTheme } from '../ui/theme';
 import '../ui/web-animation';
+import '../ui/web-states';
+
+/** No ripple runs over what is touched: the surface is paper. */
+const CALM = { rippleEffectEnabled: false };
 
 export default function RootLayout() {
   // Nothing waits for the fonts: until they are here, the system's own stand in.
@@ -20,7 +24,7 @@ export default function RootLayout() {
   const dark = appearance === 'dark' || (appearance === 'auto' && system === 'dark');
   return (
     <SafeAreaProvider>
-      <PaperProvider theme={dark ? darkTheme : lightTheme}>
+      <PaperProvider theme={dark ? darkTheme : lightTheme} settings={CALM}>
         <Head>
           <title>Dulvan</title>
         </Head>

@@ -59,7 +59,7 @@ describe('choosing by need', () => {
     fireEvent.press(screen.getByLabelText('Frost'));
     const narrowed = taxa.filter((taxon) => taxon.warmth.lowest <= 0).length;
     expect(screen.getByTestId('taxon-count')).toHaveTextContent(`${narrowed} of ${taxa.length} taxa`);
-    fireEvent.press(screen.getByLabelText('Clear'));
+    fireEvent.press(screen.getByLabelText('Clear the needs'));
     expect(screen.getByTestId('taxon-count')).toHaveTextContent(`${taxa.length} of ${taxa.length} taxa`);
   });
 
@@ -178,24 +178,44 @@ describe('without a label', () => {
   it('names the likely group and hands its make-up on', async () => {
     await open(<NoLabelScreen />);
     expect(screen.getByText(/as soon as you have marked something/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Its shape: None'));
     fireEvent.press(screen.getByLabelText('Looks like a stone'));
+    fireEvent.press(screen.getByLabelText('Done'));
+    expect(screen.getByLabelText('Its shape: Looks like a stone')).toBeTruthy();
     expect(screen.getByText('Living stones')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Keep it under this for now'));
     expect(useDrafts.getState().drafts['plants/adding']).toMatchObject({ taxonId: 'group-living-stones' });
     expect(went).toEqual(['/plants/add']);
+  });
+
+  it('keeps the marks of one part of it when another is marked, until it is started over', async () => {
+    await open(<NoLabelScreen />);
+    fireEvent.press(screen.getByLabelText('Its leaves: None'));
+    fireEvent.press(screen.getByLabelText('Patterned leaves'));
+    fireEvent.press(screen.getByLabelText('Thin, soft leaves'));
+    fireEvent.press(screen.getByLabelText('Done'));
+    fireEvent.press(screen.getByLabelText('No roots at all'));
+    expect(screen.getByLabelText('Its leaves: Thin, soft leaves, Patterned leaves')).toBeTruthy();
+    expect(useDrafts.getState().drafts['catalogue/seen']!.seen!.split(',').sort()).toEqual(
+      ['no-roots', 'patterned', 'thin-leaf'].sort(),
+    );
+    fireEvent.press(screen.getByLabelText('Start over'));
+    expect(screen.getByLabelText('Its leaves: None')).toBeTruthy();
   });
 });
 
 describe('own taxa', () => {
   it('need a name and a beginning, and then stand in the home', async () => {
     await open(<OwnTaxonScreen taxonId={null} />);
-    fireEvent.press(screen.getByLabelText('Add this taxon'));
+    fireEvent.press(screen.getByLabelText('Add it to the catalogue'));
+    await settled();
     expect(screen.getByText(/Give it a name/)).toBeTruthy();
     expect(screen.getByText(/Choose the taxon or group/)).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Its name'), 'Aloe of mine');
     fireEvent.press(screen.getByLabelText('A whole group'));
+    fireEvent.press(screen.getByLabelText('Which group?: Choose'));
     fireEvent.press(screen.getByLabelText('Leaf succulents'));
-    fireEvent.press(screen.getByLabelText('Add this taxon'));
+    fireEvent.press(screen.getByLabelText('Add it to the catalogue'));
     await settled();
     expect(caught[0]!.changes[0]).toMatchObject({
       list: 'ownTaxa',

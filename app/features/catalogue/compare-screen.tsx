@@ -3,18 +3,19 @@ import { lookAlikes } from '@dulvan/catalogue';
 import { FIGURES, FIGURE_KEYS, figureOf, type Figure, type FigureKind, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { useUnits } from '../../state/settings';
+import { useUnits, type Units } from '../../state/settings';
 import { useKnownTaxon, useTaxonFinder } from '../../state/taxa';
 import { Button, TextLink } from '../../ui/button';
 import { Page, Row } from '../../ui/page';
+import { Table, type TableRow } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
-import { useInk } from '../../ui/use-ink';
 import { commonName } from '../../parts/words';
 import { Hazards } from '../../parts/hazards';
 import { NotHere } from '../../parts/not-here';
 import { figureWords } from '../../parts/figures-table';
 import { TaxonPicker } from '../../parts/taxon-picker';
+import { COMPARE_SCREEN as WORDS } from './catalogue-words';
 
 export function CompareScreen({ one, other }: { readonly one: string; readonly other: string | null }) {
   const first = useKnownTaxon(one)?.taxon;
@@ -23,14 +24,14 @@ export function CompareScreen({ one, other }: { readonly one: string; readonly o
   if (!first) return <NotHere what="taxon" back="/catalogue" />;
   return (
     <Page>
-      <Title>Side by side</Title>
+      <Title>{WORDS.sideBySide}</Title>
       {second ? (
         <Pair first={first} second={second} />
       ) : (
         <>
-          <Body>{`${commonName(first)}, beside which other?`}</Body>
+          <Body>{WORDS.besideWhichOther(commonName(first))}</Body>
           <TaxonPicker
-            label="The other"
+            label={WORDS.other}
             finder={finder}
             onTaxon={(taxon) => router.setParams({ other: taxon.id })}
             autoFocus
@@ -52,22 +53,26 @@ function differs(key: Figure, p: Taxon, q: Taxon): boolean {
 
 function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon }) {
   const twin = lookAlikes.find(({ one, other }) => [one, other].includes(first.id) && [one, other].includes(second.id));
+  const units = useUnits();
   const both = [first, second];
   return (
     <View style={{ gap: SPACE.m }}>
       {twin ? (
         <View>
-          <Heading>What tells them apart</Heading>
+          <Heading>{WORDS.whatTellsThemApart}</Heading>
           <Body>{twin.tell}</Body>
-          <Small>{`In care: ${twin.care}`}</Small>
+          <Small>{WORDS.inCare(twin.care)}</Small>
         </View>
       ) : null}
-      <View role="table" aria-label={`${first.name} and ${second.name}`}>
-        <Columns taxa={both} />
-        {FIGURE_KEYS.map((key) => (
-          <FigureRow key={key} figure={key} taxa={both} apart={differs(key, first, second)} />
-        ))}
-      </View>
+      <Table
+        name={WORDS.firstAndSecond(first.name, second.name)}
+        lines="between"
+        columns={[{ name: WORDS.differsEnoughToMatter, share: 3 }, { share: 2 }, { share: 2 }]}
+        rows={[
+          { key: 'names', cells: ['', ...both.map((taxon) => <TaxonName key={taxon.id} taxon={taxon} />)] },
+          ...FIGURE_KEYS.map((key) => figureRow(key, both, units, differs(key, first, second))),
+        ]}
+      />
       {both.map((taxon) => (
         <View key={taxon.id} style={{ gap: SPACE.xs }}>
           <Strong>{commonName(taxon)}</Strong>
@@ -76,51 +81,30 @@ function Pair({ first, second }: { readonly first: Taxon; readonly second: Taxon
         </View>
       ))}
       <Row>
-        <Button onPress={() => router.setParams({ other: '' })}>Another one beside it</Button>
+        <Button onPress={() => router.setParams({ other: '' })}>{WORDS.anotherOneBesideIt}</Button>
       </Row>
     </View>
   );
 }
 
-function Columns({ taxa }: { readonly taxa: readonly Taxon[] }) {
+function TaxonName({ taxon }: { readonly taxon: Taxon }) {
   return (
-    <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
-      <View role="columnheader" style={{ flex: 3 }}>
-        <Small>◆ differs enough to matter</Small>
-      </View>
-      {taxa.map((taxon) => (
-        <View key={taxon.id} role="columnheader" style={{ flex: 2 }}>
-          <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}>
-            {commonName(taxon)}
-          </TextLink>
-          <Small>{taxon.name}</Small>
-        </View>
-      ))}
+    <View>
+      <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: taxon.id } }}>
+        {commonName(taxon)}
+      </TextLink>
+      <Small>{taxon.name}</Small>
     </View>
   );
 }
 
-interface FigureRowProps {
-  readonly figure: Figure;
-  readonly taxa: readonly Taxon[];
-  readonly apart: boolean;
-}
-
-function FigureRow({ figure, taxa, apart }: FigureRowProps) {
-  const { line, accent } = useInk();
-  const units = useUnits();
+function figureRow(key: Figure, taxa: readonly Taxon[], units: Units, apart: boolean): TableRow {
   const Value = apart ? Strong : Body;
-  const edge = { borderTopWidth: 1, borderColor: line, paddingVertical: SPACE.xs, alignItems: 'center' } as const;
-  return (
-    <View role="row" style={[{ flexDirection: 'row', gap: SPACE.s }, edge]}>
-      <View role="rowheader" style={{ flex: 3 }}>
-        <Small style={apart ? { color: accent } : undefined}>{`${apart ? '◆ ' : ''}${FIGURES[figure].label}`}</Small>
-      </View>
-      {taxa.map((taxon) => (
-        <View key={taxon.id} role="cell" style={{ flex: 2 }}>
-          <Value>{figureWords(figure, figureOf(taxon, figure), units)}</Value>
-        </View>
-      ))}
-    </View>
-  );
+  return {
+    key,
+    cells: [
+      <Small key={key}>{`${apart ? '◆ ' : ''}${FIGURES[key].label}`}</Small>,
+      ...taxa.map((taxon) => <Value key={taxon.id}>{figureWords(key, figureOf(taxon, key), units)}</Value>),
+    ],
+  };
 }

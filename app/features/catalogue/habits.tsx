@@ -16,6 +16,7 @@ import { SURE_WORD } from '../../parts/words';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
 import { doesNotForgive, forgives } from './temper';
+import { HABITS as WORDS } from './catalogue-words';
 
 const FAULT_WORD: Readonly<Record<WaterFault, string>> = { lime: 'lime', fluoride: 'fluoride', salt: 'salts' };
 const WET_WORD: Readonly<Record<WetLeaves, string>> = {
@@ -76,45 +77,41 @@ const TREATMENT_WORD: Readonly<Record<Treatment, string>> = {
 };
 
 const and = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]!}`;
+  words.length < 2 ? (words[0] ?? '') : WORDS.lastAfterAnd(words.slice(0, -1).join(', '), words[words.length - 1]!);
 
 function waterLines({ water, care }: Taxon): string[] {
   const minds = water.minds.map((fault) => FAULT_WORD[fault]);
-  const minding = minds.length > 0 ? `; it minds ${and(minds)}` : '';
+  const minding = minds.length > 0 ? WORDS.itDislikes(and(minds)) : '';
   return [
-    `At most ${water.mostDissolvedPpm} ppm dissolved in its water${minding}.`,
-    `Watered again when ${Math.round(care.waterAtShare * 100)} % of the water in its pot is left.`,
-    `It dries a pot ${DRIES_WORD[water.dries]}.`,
+    WORDS.atMostDissolved(water.mostDissolvedPpm, minding),
+    WORDS.wateredAgainWhen(Math.round(care.waterAtShare * 100)),
+    WORDS.itDriesPot(DRIES_WORD[water.dries]),
     BREATH_WORD[water.stomataOpen],
     WET_WORD[water.wetLeaves],
   ];
 }
 
 function bloomLines({ bloom }: Taxon, monthsHere: readonly number[]): string[] {
-  if (monthsHere.length === 0 && bloom.setBy.length === 0) return ['It is not kept for its flowers.'];
+  if (monthsHere.length === 0 && bloom.setBy.length === 0) return [WORDS.itIsNotKept];
   return [
-    monthsHere.length > 0
-      ? `Here it blooms ${monthsWords(monthsHere)}.`
-      : 'It blooms when it is ready, in no fixed month.',
-    ...(bloom.setBy.length > 0
-      ? [`Its buds are set by ${and(bloom.setBy.map((setter) => SETTER_WORD[setter]))}.`]
-      : []),
-    ...(bloom.daysFromBud === null ? [] : [`From a bud to the flower it takes about ${bloom.daysFromBud} days.`]),
+    monthsHere.length > 0 ? WORDS.hereItBlooms(monthsWords(monthsHere)) : WORDS.bloomsInNoFixedMonth,
+    ...(bloom.setBy.length > 0 ? [WORDS.itsBudsAreSet(and(bloom.setBy.map((setter) => SETTER_WORD[setter])))] : []),
+    ...(bloom.daysFromBud === null ? [] : [WORDS.fromBudToFlower(bloom.daysFromBud)]),
   ];
 }
 
 const increaseLines = ({ increase, care }: Taxon): string[] => [
-  `By ${and(increase.ways.map((way) => WAY_WORD[way]))}.`,
-  ...(increase.daysToRoot === null ? [] : [`Roots hold after about ${increase.daysToRoot} days in warmth.`]),
-  `It grows ${PACE_WORD[care.growth]}, to about ${care.matureHeightCm} cm tall and ${care.matureWidthCm} cm wide.`,
+  WORDS.increasedBy(and(increase.ways.map((way) => WAY_WORD[way]))),
+  ...(increase.daysToRoot === null ? [] : [WORDS.rootsHoldAfter(increase.daysToRoot)]),
+  WORDS.itGrowsTo(PACE_WORD[care.growth], care.matureHeightCm, care.matureWidthCm),
 ];
 
 const handlingLines = ({ handling }: Taxon): string[] => [
   ...handling.manners.map((manner) => MANNER_WORD[manner]),
   ...(handling.notWith.length > 0
     ? [
-        `Against pests not with ${and(handling.notWith.map((treatment) => TREATMENT_WORD[treatment]))}.`,
-        'Read the label of whatever you use.',
+        WORDS.againstPestsNotWith(and(handling.notWith.map((treatment) => TREATMENT_WORD[treatment]))),
+        WORDS.readTheLabel,
       ]
     : []),
 ];
@@ -127,10 +124,10 @@ interface Given {
 
 export function Habits({ taxon, bloomHere }: Given) {
   const blocks: readonly (readonly [string, readonly string[], KnownBlock])[] = [
-    ['Water', waterLines(taxon), 'water'],
-    ['Bloom', bloomLines(taxon, bloomHere), 'bloom'],
-    ['Increase', increaseLines(taxon), 'increase'],
-    ['Handling', handlingLines(taxon), 'handling'],
+    [WORDS.water, waterLines(taxon), 'water'],
+    [WORDS.bloom, bloomLines(taxon, bloomHere), 'bloom'],
+    [WORDS.propagation, increaseLines(taxon), 'increase'],
+    [WORDS.handling, handlingLines(taxon), 'handling'],
   ];
   return (
     <View style={{ gap: SPACE.s }}>
@@ -165,8 +162,8 @@ export function Temper({ taxon }: { readonly taxon: Taxon }) {
   const [mild, hard] = [forgives(taxon), doesNotForgive(taxon)];
   return (
     <View>
-      {mild.length > 0 ? <Body>{`It forgives ${and(mild)}.`}</Body> : null}
-      {hard.length > 0 ? <Body>{`It does not forgive ${and(hard)}.`}</Body> : null}
+      {mild.length > 0 ? <Body>{WORDS.itForgives(and(mild))}</Body> : null}
+      {hard.length > 0 ? <Body>{WORDS.itDoesNotForgive(and(hard))}</Body> : null}
     </View>
   );
 }

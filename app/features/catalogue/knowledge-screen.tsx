@@ -20,6 +20,7 @@ import { Body, Heading, Small, Title } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
 import { count, plantName } from '../../parts/words';
 import { figureWords } from '../../parts/figures-table';
+import { KNOWLEDGE_SCREEN as WORDS } from './catalogue-words';
 
 type Item = { readonly kind: 'own'; readonly id: string } | { readonly kind: 'correction'; readonly id: string };
 
@@ -39,19 +40,14 @@ export function KnowledgeScreen() {
       contentContainerStyle={{ padding: wide ? SPACE.l : SPACE.m, paddingBottom: SPACE.xl * 2, maxWidth: 860 }}
       ListHeaderComponent={
         <View style={{ gap: SPACE.m, paddingBottom: SPACE.m }}>
-          <Title>My own knowledge</Title>
-          <Body>
-            Taxa of your own, and figures you know better than the catalogue, each with its reason. The catalogue itself
-            stays as it is; what you withdraw falls back to it.
-          </Body>
-          <TextLink href="/catalogue/own">Add a taxon of my own</TextLink>
+          <Title>{WORDS.myOwnKnowledge}</Title>
+          <Body>{WORDS.intro}</Body>
+          <TextLink href="/catalogue/own">{WORDS.addPlant}</TextLink>
           <InAndOut facts={facts} />
-          <Heading>{`${facts.ownTaxa.length === 1 ? '1 taxon' : `${facts.ownTaxa.length === 0 ? 'No' : facts.ownTaxa.length} taxa`} of your own, ${count(facts.corrections.length, 'correction')}`}</Heading>
+          <Heading>{held(facts)}</Heading>
         </View>
       }
-      ListEmptyComponent={
-        <Body>Nothing yet. Open any taxon or plant and correct a figure, or add a taxon of your own.</Body>
-      }
+      ListEmptyComponent={<Body>{WORDS.nothingYet}</Body>}
       renderItem={({ item }) =>
         item.kind === 'own' ? <OwnRow facts={facts} id={item.id} /> : <CorrectionRow facts={facts} id={item.id} />
       }
@@ -59,15 +55,20 @@ export function KnowledgeScreen() {
   );
 }
 
+const held = ({ ownTaxa, corrections }: HomeFacts) =>
+  WORDS.ofYourOwn(taxa(ownTaxa.length), count(corrections.length, 'correction'));
+
+const taxa = (number: number) => (number === 1 ? '1 taxon' : `${number === 0 ? WORDS.no : number} taxa`);
+
 function OwnRow({ facts, id }: { readonly facts: HomeFacts; readonly id: string }) {
   const own = facts.ownTaxa.find((candidate) => candidate.id === id)!;
+  const base = knowledge.taxon(own.basedOn);
   return (
-    <RowLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: id } }} label={own.name}>
-      <View style={{ flex: 1 }}>
-        <Body>{own.name}</Body>
-        <Small>{`begins from ${knowledge.taxon(own.basedOn)?.name ?? `${own.basedOn}, which the catalogue does not hold: it has no target`}`}</Small>
-      </View>
-    </RowLink>
+    <RowLink
+      href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: id } }}
+      title={own.name}
+      note={base ? WORDS.basedOn(base.name) : WORDS.basedOnUnknown(own.basedOn)}
+    />
   );
 }
 
@@ -80,7 +81,7 @@ function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: 
   const plant = facts.plants.find((candidate) => candidate.id === plantId);
   const whose = plant
     ? plantName(facts, plant)
-    : (knownTaxon(facts, taxonId ?? '', knowledge)?.taxon.name ?? 'A taxon that is not here');
+    : (knownTaxon(facts, taxonId ?? '', knowledge)?.taxon.name ?? WORDS.taxonNotHere);
   return (
     <View
       style={{
@@ -97,12 +98,10 @@ function CorrectionRow({ facts, id }: { readonly facts: HomeFacts; readonly id: 
         <Small>{`“${reason}”, ${on}`}</Small>
       </View>
       <Button
-        label={`Withdraw ${FIGURES[figure].label} of ${whose}`}
-        onPress={() =>
-          void change(`Withdrew a correction of ${whose}: ${FIGURES[figure].label}`, [drop('corrections', id)])
-        }
+        label={WORDS.withdrawFigureOf(FIGURES[figure].label, whose)}
+        onPress={() => void change(WORDS.withdrewCorrectionOf(whose, FIGURES[figure].label), [drop('corrections', id)])}
       >
-        Withdraw
+        {WORDS.withdraw}
       </Button>
     </View>
   );
@@ -122,18 +121,18 @@ function InAndOut({ facts }: { readonly facts: HomeFacts }) {
     <View style={{ gap: SPACE.s }}>
       <Row>
         <Button onPress={() => saveFile('dulvan-own-knowledge.csv', writeKnowledgeCsv(facts), 'text/csv')}>
-          Export as CSV
+          {WORDS.saveAsCsv}
         </Button>
         <Button onPress={() => saveFile('dulvan-own-knowledge.json', writeKnowledgeJson(facts), 'application/json')}>
-          Export as JSON
+          {WORDS.saveAsJson}
         </Button>
-        <Button onPress={() => chooser.current?.click()}>Take in a file</Button>
+        <Button onPress={() => chooser.current?.click()}>{WORDS.openFile}</Button>
       </Row>
       <input
         ref={chooser}
         type="file"
         accept=".csv,.json,text/csv,application/json"
-        aria-label="File of own knowledge"
+        aria-label={WORDS.fileOfOwnKnowledge}
         onChange={(event) => void chosen(event)}
         style={{ display: 'none' }}
       />
@@ -155,7 +154,7 @@ function useTaking(facts: HomeFacts) {
   const take = async (file: File) => {
     setRefusals([]);
     if (file.size > KNOWLEDGE_LIMIT * 2) {
-      setMessage(`The file is larger than ${KNOWLEDGE_LIMIT / 1_000_000} MB.`);
+      setMessage(WORDS.fileIsLarger(KNOWLEDGE_LIMIT / 1_000_000));
       return;
     }
     const parsed = readKnowledge(await file.text(), facts.home.id);
@@ -165,13 +164,13 @@ function useTaking(facts: HomeFacts) {
       ...parsed.corrections.map((correction) => put('corrections', correction)),
     ];
     if (changes.length === 0) {
-      setMessage('Nothing was taken in.');
+      setMessage(WORDS.nothingWasAdded);
       return;
     }
-    const took = `Took in ${count(changes.length, 'line')}`;
-    const leftOut = parsed.refusals.length > 0 ? `; left out ${count(parsed.refusals.length, 'line')}` : '';
-    const refusal = await attempt(`${took} of own knowledge`, changes);
-    setMessage(refusal ? `Nothing was taken in. ${refusal.message}` : `${took}${leftOut}.`);
+    const took = WORDS.added(count(changes.length, 'line'));
+    const leftOut = parsed.refusals.length > 0 ? WORDS.leftOut(count(parsed.refusals.length, 'line')) : '';
+    const refusal = await attempt(WORDS.ofOwnKnowledge(took), changes);
+    setMessage(refusal ? WORDS.nothingWasAddedSince(refusal.message) : `${took}${leftOut}.`);
   };
   return { refusals, message, take };
 }
@@ -182,9 +181,11 @@ function Refusals({ refusals }: { readonly refusals: readonly LineRefusal[] }) {
   return (
     <View role="alert">
       {refusals.slice(0, SHOWN_REFUSALS).map(({ line, reason }) => (
-        <Small key={`${line}${reason}`} style={{ color: danger }}>{`✕ Line ${line}: ${reason}`}</Small>
+        <Small key={`${line}${reason}`} style={{ color: danger }}>
+          {WORDS.lineRefused(line, reason)}
+        </Small>
       ))}
-      {more > 0 ? <Small style={{ color: danger }}>{`and ${count(more, 'more line')}`}</Small> : null}
+      {more > 0 ? <Small style={{ color: danger }}>{WORDS.andMore(count(more, 'more line'))}</Small> : null}
     </View>
   );
 }

@@ -17,6 +17,7 @@ import { useVerdicts } from '../../state/verdicts';
 import { TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
+import { LIGHT_HERE as WORDS } from './catalogue-words';
 
 /** Spots that are told one by one. */
 const BEST_SPOTS = 4;
@@ -31,29 +32,25 @@ export function LightHere({ facts, taxon, targets }: Given & { readonly taxon: T
   const { survives, keepsForm, thrivesFrom, thrivesTo, scorches } = taxon.light;
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>Its light</Heading>
+      <Heading>{WORDS.itsLight}</Heading>
       <Body>
-        {`Survives from ${mol(survives)} mol a day, `}
-        {keepsForm > survives ? `keeps its form from ${mol(keepsForm)}, ` : ''}
-        {`thrives from ${mol(thrivesFrom)} to ${mol(thrivesTo)}, `}
-        {`scorches above ${mol(scorches)}.`}
+        {WORDS.survivesFrom(mol(survives))}
+        {keepsForm > survives ? WORDS.keepsItsFormFrom(mol(keepsForm)) : ''}
+        {WORDS.thrivesFromTo(mol(thrivesFrom), mol(thrivesTo))}
+        {WORDS.scorchesAbove(mol(scorches))}
       </Body>
       {facts.spots.length === 0 ? (
-        <Small>Where that is in your home can be said once a room has a spot.</Small>
+        <Small>{WORDS.noSpotYet}</Small>
       ) : answers ? (
         <Places facts={facts} targets={targets} spots={answers.spots} month={answers.month} />
       ) : (
-        <Small>
-          {state === 'failed'
-            ? (failure ?? 'The light of your home could not be worked out.')
-            : 'The light of your home is being worked out.'}
-        </Small>
+        <Small>{state === 'failed' ? (failure ?? WORDS.lightFailed) : WORDS.lightWorking}</Small>
       )}
     </View>
   );
 }
 
-const howMany = (spots: number) => (spots === 0 ? 'on none' : spots === 1 ? 'on one' : `on ${spots}`);
+const howMany = (spots: number) => (spots === 0 ? WORDS.onNone : spots === 1 ? WORDS.onOne : WORDS.onSome(spots));
 
 interface PlacesGiven extends Given {
   readonly spots: readonly SpotAnswer[];
@@ -71,8 +68,8 @@ function Places({ facts, targets, spots, month }: PlacesGiven) {
   );
   const growing = rated.filter(({ score }) => GROWING_CLASSES.has(lifeClass(score))).length;
   return (
-    <View role="list" aria-label="Where it would do best in your home" style={{ gap: SPACE.xs }}>
-      <Small>{`Of your ${spots.length} spots it would grow well ${howMany(growing)}. The best:`}</Small>
+    <View role="list" aria-label={WORDS.whereItWouldDoBest} style={{ gap: SPACE.xs }}>
+      <Small>{WORDS.growsWellOn(spots.length, howMany(growing))}</Small>
       {rated.slice(0, BEST_SPOTS).map(({ spotId, conditions, score }) => (
         <View key={spotId} role="listitem">
           <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId } }}>{names.get(spotId) ?? spotId}</TextLink>

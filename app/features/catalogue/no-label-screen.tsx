@@ -1,10 +1,12 @@
 /** A plant without a label: from what is seen of it to likely groups and a target that is safe for all of them. */
 import {
+  TRAITS_BY_PART,
   VISIBLE_TRAITS,
   groups,
   groupTaxon,
   likelyGroups,
   plausibleGroups,
+  type SeenPart,
   type VisibleTrait,
 } from '@dulvan/catalogue';
 import { mixOf, waysOf, yearTargets, type HomeFacts } from '@dulvan/core';
@@ -15,6 +17,7 @@ import { useDrafts } from '../../state/drafts';
 import { useFacts } from '../../state/home';
 import { Button } from '../../ui/button';
 import { ManyChoices } from '../../ui/choices';
+import { Labelled } from '../../ui/labelled';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
@@ -22,10 +25,12 @@ import { useInk } from '../../ui/use-ink';
 import { YearBands } from '../../parts/year-bands';
 import { Hazards } from '../../parts/hazards';
 import { useMonth } from '../../parts/use-month';
+import { NO_LABEL_SCREEN as WORDS } from './catalogue-words';
 
 const DRAFT = 'catalogue/seen';
 const TRAIT_KEYS = Object.keys(VISIBLE_TRAITS) as VisibleTrait[];
-const TRAIT_CHOICES = TRAIT_KEYS.map((value) => ({ value, word: VISIBLE_TRAITS[value] }));
+const PARTS = Object.keys(TRAITS_BY_PART) as SeenPart[];
+const isOf = (part: SeenPart, trait: VisibleTrait) => (TRAITS_BY_PART[part] as readonly VisibleTrait[]).includes(trait);
 
 export function NoLabelScreen() {
   const facts = useFacts();
@@ -37,23 +42,26 @@ export function NoLabelScreen() {
     <TwoPanes
       first={
         <>
-          <Title>It has no label</Title>
-          <Body>Mark what you can see. Three or four marks are often enough; leave out what you are not sure of.</Body>
-          <ManyChoices label="What you see" choices={TRAIT_CHOICES} chosen={seen} onChosen={put} />
+          <Title>{WORDS.itHasNoLabel}</Title>
+          <Body>{WORDS.markWhatYouSee}</Body>
+          {PARTS.map((part) => (
+            <Labelled key={part} label={WORDS[part]}>
+              <ManyChoices
+                label={WORDS[part]}
+                choices={TRAITS_BY_PART[part].map((value) => ({ value, word: VISIBLE_TRAITS[value] }))}
+                chosen={seen}
+                onChosen={(ofPart) => put([...seen.filter((trait) => !isOf(part, trait)), ...ofPart])}
+              />
+            </Labelled>
+          ))}
           {seen.length > 0 ? (
             <Button onPress={() => put([])} style={{ alignSelf: 'flex-start' }}>
-              Start over
+              {WORDS.startOver}
             </Button>
           ) : null}
         </>
       }
-      second={
-        seen.length === 0 ? (
-          <Body>What it may be is shown here as soon as you have marked something.</Body>
-        ) : (
-          <Likely facts={facts} seen={seen} />
-        )
-      }
+      second={seen.length === 0 ? <Body>{WORDS.nothingMarkedYet}</Body> : <Likely facts={facts} seen={seen} />}
     />
   );
 }
@@ -66,7 +74,7 @@ function Likely({ facts, seen }: { readonly facts: HomeFacts; readonly seen: rea
     () =>
       mixOf(
         plausible.map(({ group, likelihood }) => ({ taxon: groupTaxon(group), share: likelihood })),
-        'Plant without a name',
+        WORDS.plantWithoutName,
         'unnamed',
       ),
     [plausible],
@@ -91,7 +99,7 @@ function Likely({ facts, seen }: { readonly facts: HomeFacts; readonly seen: rea
   };
   return (
     <View style={{ gap: SPACE.m }}>
-      <Heading>It is likely one of these</Heading>
+      <Heading>{WORDS.likelyOneOfThese}</Heading>
       {plausible.map(({ group, likelihood }) => (
         <View key={group.id} style={{ gap: 2 }}>
           <View style={{ flexDirection: 'row', gap: SPACE.s }}>
@@ -104,15 +112,12 @@ function Likely({ facts, seen }: { readonly facts: HomeFacts; readonly seen: rea
           <Small>{group.plain}</Small>
         </View>
       ))}
-      <Small>
-        Each mark is weighed by how often a group shows it, all groups alike beforehand; what you left out is not
-        counted against any.
-      </Small>
+      <Small>{WORDS.howItIsWeighed}</Small>
       <Button kind="main" onPress={plan} style={{ alignSelf: 'flex-start' }}>
-        Keep it under this for now
+        {WORDS.keepItForNow}
       </Button>
-      <Small>It is planned from these groups in these shares until you name it.</Small>
-      <Heading>A target that is safe meanwhile</Heading>
+      <Small>{WORDS.plannedUntilNamed}</Small>
+      <Heading>{WORDS.safeTarget}</Heading>
       <YearBands targets={targets} month={month} onMonth={setMonth} />
       <Hazards hazard={safe.hazard} />
     </View>

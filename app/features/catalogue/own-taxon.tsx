@@ -1,23 +1,26 @@
-/** A taxon of the grower's own: named here, begun from the nearest taxon or group, taken out again. */
-import { ownTaxonSchema, type Refusal } from '@dulvan/contract';
+/** A taxon of the grower's own: named here, based on the nearest taxon or group, taken out again. */
+import { ownTaxonSchema } from '@dulvan/contract';
 import { groups, knowledge } from '@dulvan/catalogue';
 import { drop as dropFact, put as putFact, type HomeFacts, type OwnTaxon, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useDrafts } from '../../state/drafts';
 import { useFacts, useHome } from '../../state/home';
 import { useTaxonFinder } from '../../state/taxa';
 import { Button } from '../../ui/button';
 import { Choices } from '../../ui/choices';
-import { Field } from '../../ui/field';
 import { Page, Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
+import { FormField } from '../../parts/form-field';
 import { newId } from '../../parts/new-id';
 import { NotHere } from '../../parts/not-here';
+import { Refused } from '../../parts/refused';
 import { TaxonPicker } from '../../parts/taxon-picker';
+import { tellIssues, typedSchema } from '../../parts/typed-schema';
+import { useDraftForm } from '../../parts/use-draft-form';
+import { OWN_TAXON as WORDS } from './catalogue-words';
 
 const listed = (text: string) =>
   text
@@ -31,11 +34,8 @@ export function OwnTaxonScreen({ taxonId }: { readonly taxonId: string | null })
   if (!facts || (taxonId !== null && !own)) return <NotHere what="taxon" back="/catalogue" />;
   return (
     <Page>
-      <Title>{own ? own.name : 'A taxon of my own'}</Title>
-      <Body>
-        It begins with the figures of what it is nearest to. Correct them one by one as you learn; each correction keeps
-        its reason.
-      </Body>
+      <Title>{own ? own.name : WORDS.plantOfMyOwn}</Title>
+      <Body>{WORDS.intro}</Body>
       <OwnTaxonForm key={taxonId} facts={facts} own={own} />
     </Page>
   );
@@ -47,77 +47,63 @@ interface OwnTaxonGiven {
   readonly own: OwnTaxon | null;
 }
 
-/** What is typed of an own taxon, kept until it is saved; what is wrong stands beside its field, the rest under ''. */
+/** What is typed of an own taxon, kept until it is saved; what is wrong stands beside its field. */
 function useOwnTaxon({ facts, own }: OwnTaxonGiven) {
   const attempt = useHome((state) => state.attempt);
-  const draftKey = `ownTaxa/${own?.id ?? 'new'}`;
-  const draft = useDrafts((state) => state.drafts[draftKey]);
-  const { put, drop } = useDrafts.getState();
-  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const [id] = useState(() => own?.id ?? `own-${newId()}`);
-  const values = {
+  const stored = {
     name: own?.name ?? '',
     common: own?.common.join(', ') ?? '',
     synonyms: own?.synonyms.join(', ') ?? '',
     basedOn: own?.basedOn ?? '',
     key: own?.key ?? '',
-    ...draft,
   };
-  const base = knowledge.taxon(values.basedOn);
-  const save = async () => {
-    const { common, synonyms, name, basedOn, key } = values;
+  const schema = typedSchema<OwnTaxon>((values, tell) => {
+    const { name, common = '', synonyms = '', basedOn = '', key } = values;
+    if (!knowledge.taxon(basedOn)) tell('basedOn', WORDS.chooseTaxonOrGroup);
     const names = { name, common: listed(common), synonyms: listed(synonyms) };
     const parsed = ownTaxonSchema.safeParse({ id, homeId: facts.home.id, ...names, basedOn, key });
-    if (!parsed.success || !base) {
-      const issues = parsed.error?.issues.map((issue) => [String(issue.path[0]), issue.message] as const) ?? [];
-      const noBase = base ? {} : { basedOn: 'Choose the taxon or group it is nearest to.' };
-      return setErrors({ ...Object.fromEntries(issues), ...noBase });
-    }
-    const summary = `${own ? 'Changed' : 'Added'} the taxon ${parsed.data.name}`;
-    const refusal = await attempt(summary, [putFact('ownTaxa', parsed.data)]);
-    if (refusal) return setErrors(errorsOf(refusal));
-    drop(draftKey);
-    router.replace({ pathname: '/catalogue/[taxonId]', params: { taxonId: id } });
-  };
-  const set = (field: keyof typeof values) => (value: string) => put(draftKey, { ...values, [field]: value });
-  return { values, set, errors, base, save };
+    return parsed.success ? parsed.data : tellIssues(parsed.error.issues, tell);
+  });
+  const form = useDraftForm({ draftKey: `ownTaxa/${own?.id ?? 'new'}`, stored, schema });
+  const save = () =>
+    form.submit(async (taxon) => {
+      const refused = await attempt(WORDS.savedInCatalogue(own ? WORDS.changed : WORDS.added, taxon.name), [
+        putFact('ownTaxa', taxon),
+      ]);
+      if (!refused) router.replace({ pathname: '/catalogue/[taxonId]', params: { taxonId: id } });
+      return refused;
+    });
+  const base = knowledge.taxon(form.values.basedOn ?? '');
+  return { form, base, save };
 }
-
-const errorsOf = ({ problems, message }: Refusal): Record<string, string> =>
-  problems.length > 0
-    ? Object.fromEntries(problems.map((problem) => [problem.field, problem.message]))
-    : { '': message };
 
 function OwnTaxonForm({ facts, own }: OwnTaxonGiven) {
   const { danger } = useInk();
-  const { values, set, errors, base, save } = useOwnTaxon({ facts, own });
-  const field = (name: 'name' | 'common' | 'synonyms' | 'key') => ({
-    value: values[name],
-    onValue: set(name),
-    error: errors[name],
-  });
+  const { form, base, save } = useOwnTaxon({ facts, own });
+  const noBase = form.submitted ? form.errors.basedOn : undefined;
   return (
     <View style={{ gap: SPACE.m }}>
-      <Field label="Its name" {...field('name')} help="Latin, cultivar, grex or your own number." />
-      <Field label="Common names" {...field('common')} help="With commas between; may stay empty." />
-      <Field label="Other names" {...field('synonyms')} />
+      <FormField form={form} name="name" label={WORDS.itsName} help={WORDS.nameHelp} />
       <View style={{ gap: SPACE.xs }}>
-        <Strong>Begins from</Strong>
+        <Strong>{WORDS.basedOn}</Strong>
         {base ? (
           <Row>
             <Body>{base.name}</Body>
-            <Button onPress={() => set('basedOn')('')}>Choose another</Button>
+            <Button onPress={() => form.setValue('basedOn', '')}>{WORDS.chooseAnother}</Button>
           </Row>
         ) : (
-          <BaseChoice onChosen={(taxon) => set('basedOn')(taxon.id)} />
+          <BaseChoice onChosen={(taxon) => form.setValue('basedOn', taxon.id)} />
         )}
-        {errors.basedOn ? <Small style={{ color: danger }}>✕ {errors.basedOn}</Small> : null}
+        {noBase ? <Small style={{ color: danger }}>✕ {noBase}</Small> : null}
       </View>
-      <Field label="What decides success with it" {...field('key')} kind="long" />
-      <Small>What harm it can do is taken as not known, and so as harm.</Small>
-      {errors[''] ? <Body style={{ color: danger }}>✕ {errors['']}</Body> : null}
+      <FormField form={form} name="common" label={WORDS.commonNames} help={WORDS.withCommas} />
+      <FormField form={form} name="synonyms" label={WORDS.otherNames} />
+      <FormField form={form} name="key" label={WORDS.whatDecidesSuccess} kind="long" />
+      <Small>{WORDS.harmNotKnown}</Small>
+      <Refused form={form} />
       <Button kind="main" onPress={() => void save()} style={{ alignSelf: 'flex-start' }}>
-        {own ? 'Save' : 'Add this taxon'}
+        {own ? WORDS.save : WORDS.addItToCatalogue}
       </Button>
     </View>
   );
@@ -140,19 +126,19 @@ function BaseChoice({ onChosen }: { readonly onChosen: (taxon: Taxon) => void })
   return (
     <View style={{ gap: SPACE.s }}>
       <Choices
-        label="Begins from"
+        label={WORDS.basedOn}
         value={by}
         onValue={(value) => setBy(value as 'taxon' | 'group')}
         choices={[
-          { value: 'taxon', word: 'A taxon it is like' },
-          { value: 'group', word: 'A whole group' },
+          { value: 'taxon', word: WORDS.taxonItIsLike },
+          { value: 'group', word: WORDS.wholeGroup },
         ]}
       />
       {by === 'taxon' ? (
-        <TaxonPicker label="Which is it like?" finder={catalogued} onTaxon={onChosen} />
+        <TaxonPicker label={WORDS.whichIsItLike} finder={catalogued} onTaxon={onChosen} />
       ) : (
         <Choices
-          label="Which group?"
+          label={WORDS.whichGroup}
           value=""
           onValue={(value) => onChosen(knowledge.taxon(`group-${value}`)!)}
           choices={groups.map(({ id, name }) => ({ value: id, word: name }))}
@@ -172,7 +158,7 @@ export function OwnTaxonCare({ facts, taxonId }: { readonly facts: HomeFacts; re
   ).length;
   const corrections = facts.corrections.filter((correction) => correction.taxonId === own.id);
   const takeOut = async () => {
-    const outcome = await change(`Took out the taxon ${own.name}`, [
+    const outcome = await change(WORDS.tookOutTaxon(own.name), [
       ...corrections.map(({ id }) => dropFact('corrections', id)),
       dropFact('ownTaxa', own.id),
     ]);
@@ -181,13 +167,13 @@ export function OwnTaxonCare({ facts, taxonId }: { readonly facts: HomeFacts; re
   return (
     <Row>
       <Button onPress={() => router.push({ pathname: '/catalogue/own', params: { taxonId: own.id } })}>
-        Change its names
+        {WORDS.changeItsNames}
       </Button>
       {users > 0 ? (
-        <Small>{`It cannot be taken out while ${users === 1 ? 'a plant is' : `${users} plants are`} named by it.`}</Small>
+        <Small>{WORDS.inUse(users === 1 ? WORDS.onePlantIs : WORDS.plantsAre(users))}</Small>
       ) : (
         <Button kind="danger" onPress={() => void takeOut()}>
-          Take out
+          {WORDS.takeOut}
         </Button>
       )}
     </Row>

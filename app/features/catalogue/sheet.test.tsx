@@ -11,7 +11,7 @@ describe('light in this home', () => {
     showHome();
     await open(<TaxonScreen taxonId="spathiphyllum-wallisii" />);
     expect(screen.getByText(/^Of your 4 spots it would grow well on/)).toBeTruthy();
-    const told = screen.getAllByText(/ · \d+ %$/).map((line) => Number(/(\d+) %$/.exec(wordsIn(line))![1]));
+    const told = screen.getAllByText(/ · \d+ %$/).map((line) => Number(/(\d+)\s%$/.exec(wordsIn(line))![1]));
     expect(told).toHaveLength(4);
     expect(told).toEqual([...told].sort((p, q) => q - p));
   });
@@ -42,9 +42,9 @@ describe('the sheet', () => {
     showHome();
     await open(<TaxonScreen taxonId="streptocarpus-ionanthus" />);
     expect(screen.getByText('What decides success')).toBeTruthy();
-    for (const heading of ['Its light', 'Water', 'Bloom', 'Increase', 'Handling'])
+    for (const heading of ['Its light', 'Water', 'Bloom', 'Propagation', 'Handling'])
       expect(screen.getByText(heading)).toBeTruthy();
-    expect(screen.getByText(/At most 200 ppm dissolved in its water; it minds salts/)).toBeTruthy();
+    expect(screen.getByText(/At most 200 ppm dissolved in its water; it dislikes salts/)).toBeTruthy();
     expect(screen.getByText(/leaf cuttings, division and seed/)).toBeTruthy();
     expect(screen.getByText(/Usambaraveilchen \(German\)/)).toBeTruthy();
   });

@@ -34,6 +34,7 @@ import { FiguresTable } from '../../parts/figures-table';
 import { Habits, Temper } from './habits';
 import { LightHere } from './light-here';
 import { OwnTaxonCare } from './own-taxon';
+import { TAXON_SCREEN as WORDS } from './catalogue-words';
 
 export function TaxonScreen({ taxonId }: { readonly taxonId: string }) {
   const facts = useFacts();
@@ -54,7 +55,7 @@ function TaxonView({ facts, known }: TaxonGiven) {
       <Names facts={facts} known={known} />
       <Hazards hazard={taxon.hazard} />
       <View>
-        <Heading>What decides success</Heading>
+        <Heading>{WORDS.whatDecidesSuccess}</Heading>
         <Body>{taxon.key}</Body>
         <Temper taxon={taxon} />
       </View>
@@ -63,11 +64,13 @@ function TaxonView({ facts, known }: TaxonGiven) {
       ))}
       <Row>
         <Button kind="main" onPress={addPlant}>
-          Add this plant
+          {WORDS.addThisPlant}
         </Button>
-        <TextLink href={{ pathname: '/catalogue/compare', params: { one: taxon.id } }}>Set beside another</TextLink>
+        <TextLink href={{ pathname: '/catalogue/compare', params: { one: taxon.id } }}>
+          {WORDS.compareWithAnother}
+        </TextLink>
       </Row>
-      {plants.length > 0 ? <Small>{`You keep ${plants.length === 1 ? 'one' : plants.length} of it.`}</Small> : null}
+      {plants.length > 0 ? <Small>{WORDS.youKeep(plants.length === 1 ? 'one' : plants.length)}</Small> : null}
       <OwnTaxonCare facts={facts} taxonId={taxon.id} />
       <Rule />
       <Year facts={facts} taxon={taxon} />
@@ -88,14 +91,12 @@ interface TaxonGiven {
 function Names({ facts, known: { taxon, origin } }: TaxonGiven) {
   const group = groups.find((candidate) => candidate.id === taxon.group)?.name;
   const basedOn = facts.ownTaxa.find((own) => own.id === taxon.id)?.basedOn ?? '';
-  const begunFrom = knowledge.taxon(basedOn)?.name ?? 'a taxon no longer known';
+  const begunFrom = knowledge.taxon(basedOn)?.name ?? WORDS.taxonNoLongerKnown;
   return (
     <View>
       <Title>{commonName(taxon)}</Title>
       <Body>{taxon.name}</Body>
-      <Small>
-        {[group, origin === 'own' ? `your own, begun from ${begunFrom}` : null].filter(Boolean).join(' · ')}
-      </Small>
+      <Small>{[group, origin === 'own' ? WORDS.yourOwnBasedOn(begunFrom) : null].filter(Boolean).join(' · ')}</Small>
       <OtherNames taxon={taxon} />
     </View>
   );
@@ -114,13 +115,13 @@ function Year({ facts, taxon }: { readonly facts: HomeFacts; readonly taxon: Tax
   return (
     <>
       <LightHere facts={facts} taxon={taxon} targets={targets} />
-      <Heading>Its year, full grown, in this home</Heading>
+      <Heading>{WORDS.itsYear}</Heading>
       <YearBands targets={targets} month={month} onMonth={setMonth} bloom={bloomHere(taxon, home.latitude)} />
       {taxon.rest.trigger === 'none' ? null : (
         <View style={{ gap: SPACE.xs }}>
-          <Heading>How it is rested</Heading>
+          <Heading>{WORDS.howItIsRested}</Heading>
           <Choices
-            label="How it is rested"
+            label={WORDS.howItIsRested}
             value={school}
             onValue={(value) => setSchool(value as School)}
             choices={SCHOOLS.map((value) => ({ value, word: SCHOOL_WORDS[value].word }))}
@@ -128,12 +129,12 @@ function Year({ facts, taxon }: { readonly facts: HomeFacts; readonly taxon: Tax
           {followed === school ? (
             <>
               <Body>{SCHOOL_WORDS[school].does}</Body>
-              <Small>{`Why: ${SCHOOL_WORDS[school].reason}`}</Small>
+              <Small>{WORDS.why(SCHOOL_WORDS[school].reason)}</Small>
             </>
           ) : (
             <Body>
-              {'⚠ It dies when it is kept from its rest, so its year is drawn with '}
-              {`${SCHOOL_WORDS[followed].word.toLowerCase()} all the same.`}
+              {WORDS.diesWithoutRest}
+              {WORDS.allTheSame(SCHOOL_WORDS[followed].word.toLowerCase())}
             </Body>
           )}
           <Small>{whereFrom(school, home.restSchool, taxon)}</Small>
@@ -148,9 +149,8 @@ const bloomHere = ({ bloom }: Taxon, latitude: number): number[] =>
   ALL_MONTHS.filter((month) => bloom.months.includes(monthOfSeason(month, latitude)));
 
 function whereFrom(school: School, ofHome: School | null, taxon: Taxon): string {
-  if (school !== (ofHome ?? taxon.rest.school))
-    return 'Shown only: set it for the home under Place, or for one plant in its form.';
-  return ofHome ? 'So it is set for this home.' : 'Usual for this taxon.';
+  if (school !== (ofHome ?? taxon.rest.school)) return WORDS.shownOnly;
+  return ofHome ? WORDS.setForThisHome : WORDS.usualForThisTaxon;
 }
 
 function EveryFigure({ known }: { readonly known: Known }) {
@@ -159,9 +159,9 @@ function EveryFigure({ known }: { readonly known: Known }) {
   return (
     <>
       <Row>
-        <Heading>Every figure</Heading>
+        <Heading>{WORDS.everyFigure}</Heading>
         <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>
-          {figures === 'shown' ? 'Hide' : 'Show, and correct'}
+          {figures === 'shown' ? WORDS.hide : WORDS.showAndCorrect}
         </Button>
       </Row>
       {figures === 'shown' ? <FiguresTable known={known} taxonId={id} plantId={null} name={name} /> : null}
@@ -186,15 +186,15 @@ function abroadLine(taxonId: string): string | null {
   const names = Object.entries(namesAbroad[taxonId] ?? {}).map(
     ([language, [best]]) => `${best} (${LANGUAGES[language]})`,
   );
-  return names.length > 0 ? `In other languages ${names.join(', ')}` : null;
+  return names.length > 0 ? WORDS.inOtherLanguages(names.join(', ')) : null;
 }
 
 function OtherNames({ taxon }: { readonly taxon: Taxon }) {
   const lines = [
-    taxon.common.length > 1 ? `Also ${taxon.common.slice(1).join(', ')}` : null,
-    taxon.synonyms.length > 0 ? `Once, or in trade, ${taxon.synonyms.join(', ')}` : null,
-    taxon.cultivars.length > 0 ? `Cultivars: ${taxon.cultivars.join(', ')}` : null,
-    taxon.parents.length > 0 ? `Of ${taxon.parents.map(parentWords).join(', ')}` : null,
+    taxon.common.length > 1 ? WORDS.alsoCalled(taxon.common.slice(1).join(', ')) : null,
+    taxon.synonyms.length > 0 ? WORDS.onceOrInTrade(taxon.synonyms.join(', ')) : null,
+    taxon.cultivars.length > 0 ? WORDS.cultivars(taxon.cultivars.join(', ')) : null,
+    taxon.parents.length > 0 ? WORDS.ofParents(taxon.parents.map(parentWords).join(', ')) : null,
     abroadLine(taxon.id),
   ].filter((line) => line !== null);
   return lines.map((line) => <Small key={line}>{line}</Small>);
@@ -202,22 +202,17 @@ function OtherNames({ taxon }: { readonly taxon: Taxon }) {
 
 function DayLength({ taxon: { day } }: { readonly taxon: Taxon }) {
   if (day.kind === 'neutral') return null;
-  const north = `north of the equator in ${day.inductionMonths.map(monthName).join(', ')}`;
-  const weeks = `about ${day.inductionWeeks} weeks`;
+  const north = WORDS.northOfEquatorIn(day.inductionMonths.map(monthName).join(', '));
+  const weeks = WORDS.aboutWeeks(day.inductionWeeks);
   return (
     <View>
-      <Heading>Day length</Heading>
+      <Heading>{WORDS.dayLength}</Heading>
       <Body>
         {day.kind === 'short'
-          ? `Sets buds after ${weeks} of nights of at least ${day.criticalNightH} h (${north}).`
-          : `Blooms when nights are shorter than ${day.criticalNightH} h for ${weeks} (${north}).`}
+          ? WORDS.setsBudsAfter(weeks, day.criticalNightH, north)
+          : WORDS.bloomsWhenNights(day.criticalNightH, weeks, north)}
       </Body>
-      {day.kind === 'short' ? (
-        <Small>
-          What breaks it: any lamp, a room light in the evening, even a street lamp through the pane. The weeks then
-          start anew.
-        </Small>
-      ) : null}
+      {day.kind === 'short' ? <Small>{WORDS.whatBreaksIt}</Small> : null}
     </View>
   );
 }
@@ -227,7 +222,7 @@ function LookAlikes({ taxon }: { readonly taxon: Taxon }) {
   if (pairs.length === 0) return null;
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>Taken for it</Heading>
+      <Heading>{WORDS.oftenMistakenFor}</Heading>
       {pairs.map(({ one, other, tell, care }) => {
         const twin = knowledge.taxon(one === taxon.id ? other : one)!;
         return (
@@ -236,7 +231,7 @@ function LookAlikes({ taxon }: { readonly taxon: Taxon }) {
               href={{ pathname: '/catalogue/compare', params: { one: taxon.id, other: twin.id } }}
             >{`${commonName(twin)}, ${twin.name}`}</TextLink>
             <Small>{tell}</Small>
-            <Small>{`In care: ${care}`}</Small>
+            <Small>{WORDS.inCare(care)}</Small>
           </View>
         );
       })}

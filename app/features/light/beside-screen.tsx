@@ -1,25 +1,29 @@
 /** A spot held beside half a metre nearer and farther, its curtain away or drawn, and other spots. */
 import { verdictOf, type Beside, type HomeFacts, type Spot } from '@dulvan/core';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { shownValue, useBeside } from '../../state/questions';
-import { useVerdicts } from '../../state/verdicts';
+import { useSpotAnswer, useVerdicts } from '../../state/verdicts';
 import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
 import { TextLink } from '../../ui/button';
 import { ManyChoices } from '../../ui/choices';
+import { Labelled } from '../../ui/labelled';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
-import { Body, Heading, Small, Strong, Title } from '../../ui/type';
-import { useInk } from '../../ui/use-ink';
+import { Body, Small, Strong, Title } from '../../ui/type';
+import { useInk, useIsWide } from '../../ui/use-ink';
 import { lifeWord } from '../../parts/verdict-words';
-import { brightness, fitShare, length, mol, plantName, spotPlace } from '../../parts/words';
+import { brightness, degrees, fitShare, hours, length, mol, plantName, spotPlace } from '../../parts/words';
 import { monthName } from '../../ui/months';
+import { SpotPlan } from '../../parts/spot-plan';
 import { useMonth } from '../../parts/use-month';
 import { NotHere } from '../../parts/not-here';
+import { BESIDE_SCREEN as WORDS } from './light-words';
 
 const MOST_OTHERS = 5;
 
@@ -27,7 +31,7 @@ export function BesideScreen({ spotId }: { readonly spotId: string }) {
   const facts = useFacts();
   const spot = facts?.spots.find((candidate) => candidate.id === spotId);
   if (!facts || !spot) return <NotHere what="spot" back="/rooms" />;
-  return <BesideView facts={facts} spot={spot} />;
+  return <BesideView key={spot.id} facts={facts} spot={spot} />;
 }
 
 interface BesideGiven {
@@ -36,20 +40,34 @@ interface BesideGiven {
 }
 
 function BesideView({ facts, spot }: BesideGiven) {
+  const wide = useIsWide();
   const [month, setMonth] = useMonth();
   const [others, setOthers] = useState<string[]>(() => firstOthers(facts, spot));
   const asked = useBeside(facts, spot.id, others);
   const first = (
     <>
       <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
-      <Title>Beside other places</Title>
+      <Title>{WORDS.compareWithOtherSpots}</Title>
       <MonthSlider month={month} onMonth={setMonth} />
-      <Small>{`${monthName(month)}: mean light, all sources. The thin line runs from a poor to a good year.`}</Small>
+      <Others facts={facts} spot={spot} others={others} onOthers={setOthers} />
+      {wide ? (
+        <SpotPlan
+          facts={facts}
+          spotId={spot.id}
+          month={month}
+          onSpot={(other) => router.replace({ pathname: '/light/beside/[spotId]', params: { spotId: other } })}
+        />
+      ) : null}
+    </>
+  );
+  const second = (
+    <>
+      <Small>{WORDS.howToRead(monthName(month))}</Small>
       <Pending asked={asked} />
       <Places facts={facts} spot={spot} list={shownValue(asked) ?? []} month={month} />
     </>
   );
-  return <TwoPanes first={first} second={<Others facts={facts} spot={spot} others={others} onOthers={setOthers} />} />;
+  return <TwoPanes first={first} second={second} />;
 }
 
 interface PlacesGiven extends BesideGiven {
@@ -63,22 +81,25 @@ function Places({ facts, spot, list, month }: PlacesGiven) {
   const most = Math.max(1, ...list.flatMap((entry) => entry.good));
   const word: Readonly<Record<Beside['what'], string>> = {
     here: spot.name,
-    nearer: `${length(0.5, units)} nearer to the window`,
-    farther: `${length(0.5, units)} farther from it`,
-    'no-curtain': 'Here without curtains',
-    curtain: 'Here behind a sheer curtain all day',
+    nearer: WORDS.nearerToWindow(length(0.5, units)),
+    farther: WORDS.fartherFromIt(length(0.5, units)),
+    'no-curtain': WORDS.hereWithoutCurtains,
+    curtain: WORDS.hereBehindSheer,
     spot: '',
   };
   const of = (year: readonly number[]) => mol(year[month - 1]!);
-  const byLamps = ({ lampDli }: Beside) => (lampDli[month - 1]! >= 0.05 ? `${of(lampDli)} of it by lamps. ` : '');
+  const byLamps = ({ lampDli }: Beside) => (lampDli[month - 1]! >= 0.05 ? WORDS.ofItByLamps(of(lampDli)) : '');
   return (
-    <View role="list" aria-label={`Light in ${monthName(month)}, place by place`} style={{ gap: SPACE.m }}>
+    <View role="list" aria-label={WORDS.lightPlaceByPlace(monthName(month))} style={{ gap: SPACE.m }}>
       {list.map((entry) => (
         <View key={entry.key} role="listitem" style={{ gap: 2 }}>
           <Strong>{entry.what === 'spot' ? spotPlace(facts, entry.spotId) : word[entry.what]}</Strong>
           <Amount entry={entry} month={month} most={most} />
-          <Body>{`${of(entry.dli)} mol a day, ${of(entry.poor)} to ${of(entry.good)}`}</Body>
-          <Small>{`${byLamps(entry)}Brightest hour ${brightness(entry.peakPpfd[month - 1]!, units)}`}</Small>
+          <Body>{WORDS.molPoorToGood(of(entry.dli), of(entry.poor), of(entry.good))}</Body>
+          <Small>{WORDS.brightestHour(byLamps(entry), brightness(entry.peakPpfd[month - 1]!, units))}</Small>
+          {entry.what === 'spot' || entry.what === 'here' ? (
+            <AirThere spotId={entry.spotId ?? spot.id} month={month} />
+          ) : null}
           {entry.what === 'spot' ? <Small>{fitAt(entry.spotId!)}</Small> : null}
         </View>
       ))}
@@ -101,6 +122,16 @@ function useFitElsewhere(facts: HomeFacts, spot: Spot): (otherId: string) => str
   };
 }
 
+/** Day length, warmth and moisture of a spot, which decide as much as its light. */
+function AirThere({ spotId, month }: { readonly spotId: string; readonly month: number }) {
+  const units = useUnits();
+  const condition = useSpotAnswer(spotId)?.conditions[month - 1];
+  if (!condition) return null;
+  const { air, dayH } = condition;
+  const warmth = WORDS.byDayByNight(degrees(air.dayC, units), degrees(air.nightC, units));
+  return <Small>{WORDS.dayWarmthHumidity(hours(dayH), warmth, Math.round(air.dayRh))}</Small>;
+}
+
 interface OthersGiven extends BesideGiven {
   readonly others: readonly string[];
   readonly onOthers: (others: string[]) => void;
@@ -115,22 +146,25 @@ function Others({ facts, spot, others, onOthers }: OthersGiven) {
       disabled: others.length >= MOST_OTHERS && !others.includes(other.id),
     }));
   return (
-    <>
-      <Heading>Which others</Heading>
-      <Small>{`Up to ${MOST_OTHERS}.`}</Small>
-      <ManyChoices label="Other spots" chosen={others} onChosen={onOthers} choices={choices} />
-    </>
+    <Labelled label={WORDS.otherSpots} help={WORDS.upTo(MOST_OTHERS)}>
+      <ManyChoices label={WORDS.otherSpots} chosen={others} onChosen={onOthers} choices={choices} />
+    </Labelled>
   );
 }
 
-/** The first other spots: those on sills before the rest, since a sill is what one asks about. */
+const SHOWN_AT_FIRST = 2;
+
+/** The other spots shown at first: the next ones of the same stand, then those of the room. */
 function firstOthers(facts: HomeFacts, spot: Spot): string[] {
-  const kindOf = (other: Spot) =>
-    facts.stands.find((stand) => stand.id === facts.tiers.find((tier) => tier.id === other.tierId)?.standId)?.kind;
-  const rest = facts.spots.filter((other) => other.id !== spot.id && other.tierId !== spot.tierId);
-  return [...rest.filter((other) => kindOf(other) === 'sill'), ...rest.filter((other) => kindOf(other) !== 'sill')]
-    .slice(0, 2)
-    .map((other) => other.id);
+  const standOf = (one: Spot) => facts.tiers.find(({ id }) => id === one.tierId)?.standId;
+  const roomOf = (one: Spot) => facts.stands.find(({ id }) => id === standOf(one))?.roomId;
+  const distance = (one: Spot) =>
+    one.tierId === spot.tierId ? 0 : standOf(one) === standOf(spot) ? 1 : roomOf(one) === roomOf(spot) ? 2 : 3;
+  return facts.spots
+    .filter(({ id }) => id !== spot.id)
+    .sort((p, q) => distance(p) - distance(q))
+    .slice(0, SHOWN_AT_FIRST)
+    .map(({ id }) => id);
 }
 
 const BAR_HEIGHT = 16;

@@ -23,13 +23,14 @@ import {
   type ParsedPhotometry,
   type ParsedWeather,
 } from '@dulvan/formats';
-import { useEffect, useRef, useState, type ChangeEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ask } from '../../state/api';
 import { useFacts, useHome } from '../../state/home';
 import { LANES } from '../../state/lanes';
 import { loadStoredFile } from '../../state/stored-files';
 import { Button, TextLink } from '../../ui/button';
+import { ChooseFile } from '../../ui/choose-file';
 import { saveFile } from '../../ui/files';
 import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
@@ -37,6 +38,7 @@ import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { count, weatherName } from '../../parts/words';
 import { newId } from '../../parts/new-id';
+import { FILES_SCREEN as WORDS } from './light-words';
 
 export function FilesScreen() {
   const facts = useFacts();
@@ -70,10 +72,10 @@ function useTaking<T extends { readonly name: string }>(given: {
 }) {
   const [outcome, setOutcome] = useState<Outcome>(NOTHING);
   const take = async (text: string) => {
-    setOutcome({ refused: null, remarks: ['Reading the file …'] });
+    setOutcome({ refused: null, remarks: [WORDS.readingFile] });
     const parsed = (await LANES.details.read(given.kind, text)) as ParsedFile<T>;
     if (!parsed.ok) {
-      setOutcome({ refused: `Line ${parsed.line}: ${parsed.message} Nothing was changed.`, remarks: [] });
+      setOutcome({ refused: WORDS.lineRefused(parsed.line, parsed.message), remarks: [] });
       return;
     }
     setOutcome({ refused: await given.store(parsed.value), remarks: parsed.remarks });
@@ -92,26 +94,19 @@ function WeatherPart({ facts }: { readonly facts: HomeFacts }) {
       ...facts.weathers.map((old) => drop('weathers', old.id)),
       put('weathers', { id: newId(), homeId: facts.home.id, ...station, fileKey: stored.key }),
     ];
-    return (await attempt(`Weather from ${station.name}`, changes))?.message ?? null;
+    return (await attempt(WORDS.weatherFrom(station.name), changes))?.message ?? null;
   };
   const { outcome, setOutcome, take } = useTaking<ParsedWeather>({ kind: 'epw', store });
   return (
     <>
-      <TextLink href="/place">The place</TextLink>
-      <Title>Weather and lamps from files</Title>
-      <Heading>Weather</Heading>
-      <Body>{`Now: ${weatherName(facts)}.`}</Body>
-      {file ? (
-        <StationFacts facts={facts} />
-      ) : (
-        <Body>
-          A year of hourly weather in the EPW format, of the station nearest to you, tells cloud and sun better than a
-          climate family.
-        </Body>
-      )}
+      <TextLink href="/place">{WORDS.place}</TextLink>
+      <Title>{WORDS.weatherAndLamps}</Title>
+      <Heading>{WORDS.weather}</Heading>
+      <Body>{WORDS.weatherNow(weatherName(facts))}</Body>
+      {file ? <StationFacts facts={facts} /> : <Body>{WORDS.aboutWeather}</Body>}
       <Row>
         <Chooser
-          label="Choose an EPW file"
+          label={WORDS.chooseEpwFile}
           accept=".epw,.txt,text/plain"
           onText={take}
           onRefused={(refused) => setOutcome({ refused, remarks: [] })}
@@ -119,9 +114,9 @@ function WeatherPart({ facts }: { readonly facts: HomeFacts }) {
         {file ? (
           <Button
             kind="danger"
-            onPress={() => void change(`Took out the weather of ${file.name}`, [drop('weathers', file.id)])}
+            onPress={() => void change(WORDS.tookOutWeatherOf(file.name), [drop('weathers', file.id)])}
           >
-            Take the file out
+            {WORDS.takeFileOut}
           </Button>
         ) : null}
       </Row>
@@ -155,19 +150,18 @@ function StationFacts({ facts }: { readonly facts: HomeFacts }) {
   const clock = `UTC${file.utcOffsetH >= 0 ? '+' : ''}${file.utcOffsetH}`;
   return (
     <View style={{ gap: 2 }}>
-      <Small>{`${file.latitude}°, ${file.longitude}°, ${file.elevationM} m; clock ${clock}; about ${Math.round(away)} km from here.`}</Small>
-      {away > FAR_KM ? <Small>! That is far: clouds may differ.</Small> : null}
+      <Small>{WORDS.stationPlace(file.latitude, file.longitude, file.elevationM, clock, Math.round(away))}</Small>
+      {away > FAR_KM ? <Small>{WORDS.thatIsFar}</Small> : null}
       <Small>
         {hours
-          ? `Sun and sky on level ground, kWh/m² a day, January first: ${monthlyGlobal(hours)
-              .map((kwh) => kwh.toFixed(1))
-              .join(', ')}.`
-          : 'Its months are being read …'}
+          ? WORDS.sunAndSkyByMonth(
+              monthlyGlobal(hours)
+                .map((kwh) => kwh.toFixed(1))
+                .join(', '),
+            )
+          : WORDS.monthsBeingRead}
       </Small>
-      <Small>
-        Within each hour beam and diffuse light follow a clear sky’s course, so that the sun can be traced every quarter
-        of an hour.
-      </Small>
+      <Small>{WORDS.withinEachHour}</Small>
     </View>
   );
 }
@@ -181,15 +175,15 @@ function LampPart({ facts }: { readonly facts: HomeFacts }) {
     const stored = await keepFile(facts.home.id, 'intensities', writeIntensities({ planes, angles, candela }));
     if ('refused' in stored) return stored.refused;
     const fact = { id: newId(), homeId: facts.home.id, ...lamp, fileKey: stored.key };
-    return (await attempt(`Lamp file ${lamp.name}`, [put('photometries', fact)]))?.message ?? null;
+    return (await attempt(WORDS.lampFileOf(lamp.name), [put('photometries', fact)]))?.message ?? null;
   };
   const { outcome, setOutcome, take } = useTaking<ParsedPhotometry>({ kind: 'lamp', store });
   return (
     <>
-      <Heading>Lamps</Heading>
-      <Body>{`How a lamp spreads its light, as measured: LM-63 (.ies) or EULUMDAT (.ldt), up to ${MOST_INTENSITIES.toLocaleString('en')} intensities. Choose it then in the lamp’s form.`}</Body>
+      <Heading>{WORDS.lamps}</Heading>
+      <Body>{WORDS.aboutLampFiles(MOST_INTENSITIES.toLocaleString('en'))}</Body>
       <Chooser
-        label="Choose a lamp file"
+        label={WORDS.chooseLampFile}
         accept=".ies,.ldt,.txt,text/plain"
         onText={take}
         onRefused={(refused) => setOutcome({ refused, remarks: [] })}
@@ -211,41 +205,41 @@ function LampFile({ facts, photometry }: { readonly facts: HomeFacts; readonly p
   const fileName = photometry.name.replace(/[^A-Za-z0-9]+/g, '-').slice(0, 40) || 'lamp';
   const takeOut = async () => {
     const { gone, cleared } = fallenWith(facts, [{ list: 'photometries', id: photometry.id }]);
-    const refusal = await attempt(`Took out the lamp file ${photometry.name}`, [
+    const refusal = await attempt(WORDS.tookOutLampFile(photometry.name), [
       ...cleared.map(({ list, id, field }) => patch(list, id, { [field]: null })),
       ...gone.map(({ list, id }) => drop(list, id)),
     ]);
     setRefused(refusal?.message ?? null);
   };
   const spread = intensities
-    ? `${count(intensities.planes.length, 'plane')} of ${intensities.angles.length} angles`
-    : 'its intensities are being read …';
-  const usedBy = users.length === 0 ? 'no lamp uses it' : `used by ${users.map((lamp) => lamp.name).join(', ')}`;
+    ? WORDS.planesOfAngles(count(intensities.planes.length, 'plane'), intensities.angles.length)
+    : WORDS.intensitiesBeingRead;
+  const usedBy = users.length === 0 ? WORDS.noLampUsesIt : WORDS.usedBy(users.map((lamp) => lamp.name).join(', '));
   return (
     <View style={{ borderTopWidth: 1, borderColor: line, paddingTop: SPACE.s, gap: SPACE.xs }}>
       <Strong>{photometry.name}</Strong>
       <Small>{`${Math.round(photometry.lumens)} lm, ${photometry.powerW} W, ${spread}; ${usedBy}`}</Small>
       <Row>
         <Button
-          label={`Save ${photometry.name} as LM-63`}
+          label={WORDS.saveLampAsLm63(photometry.name)}
           disabled={!intensities}
           onPress={() =>
             intensities && saveFile(`${fileName}.ies`, writeLm63({ ...photometry, ...intensities }), 'text/plain')
           }
         >
-          Save as LM-63
+          {WORDS.saveAsLm63}
         </Button>
         <Button
-          label={`Save ${photometry.name} as EULUMDAT`}
+          label={WORDS.saveLampAsEulumdat(photometry.name)}
           disabled={!intensities}
           onPress={() =>
             intensities && saveFile(`${fileName}.ldt`, writeEulumdat({ ...photometry, ...intensities }), 'text/plain')
           }
         >
-          Save as EULUMDAT
+          {WORDS.saveAsEulumdat}
         </Button>
-        <Button kind="danger" label={`Take out ${photometry.name}`} onPress={() => void takeOut()}>
-          Take out
+        <Button kind="danger" label={WORDS.takeOutLampFile(photometry.name)} onPress={() => void takeOut()}>
+          {WORDS.takeOut}
         </Button>
       </Row>
       {refused ? <Small style={{ color: danger }}>✕ {refused}</Small> : null}
@@ -261,31 +255,12 @@ interface ChooserGiven {
 }
 
 function Chooser({ label, accept, onText, onRefused }: ChooserGiven) {
-  const input = useRef<HTMLInputElement>(null);
-  const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const take = async (file: File) => {
     // Refused before it is read: a file of that size would stop the screen.
-    if (file.size > FILE_LIMIT)
-      onRefused(`The file is larger than ${FILE_LIMIT / 1_000_000} MB; no such file is. Nothing was read.`);
+    if (file.size > FILE_LIMIT) onRefused(WORDS.fileIsLarger(FILE_LIMIT / 1_000_000));
     else await onText(await file.text());
   };
-  return (
-    <View>
-      <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => input.current?.click()}>
-        {label}
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept={accept}
-        aria-label={`${label}, file`}
-        onChange={(event) => void chosen(event)}
-        style={{ display: 'none' }}
-      />
-    </View>
-  );
+  return <ChooseFile label={label} accept={accept} onFile={(file) => void take(file)} />;
 }
 
 function Outcomes({ outcome }: { readonly outcome: Outcome }) {

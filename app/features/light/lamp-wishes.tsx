@@ -6,16 +6,17 @@ import { Pending } from '../../parts/pending';
 import { typedNumber } from '../../parts/typed-number';
 import { hours, length, mol, plantName, spotPlace } from '../../parts/words';
 import { shownValue, useLampPlan } from '../../state/questions';
-import { useUnits } from '../../state/settings';
+import { useUnits, type Units } from '../../state/settings';
 import { useVerdicts } from '../../state/verdicts';
 import { Button } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { Field } from '../../ui/field';
 import { MonthSlider } from '../../ui/month-slider';
 import { monthName } from '../../ui/months';
+import { Table, type TableRow } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
-import { useInk } from '../../ui/use-ink';
+import { LAMP_WISHES as WORDS } from './light-words';
 
 interface WishGiven {
   readonly facts: HomeFacts;
@@ -57,38 +58,36 @@ export function LampWishes({ facts, tier, month, onMonth, onHang }: WishGiven) {
   const peakText = typed.peak ?? Math.round(suggested?.peak ?? DEFAULT_WISH.peak).toString();
   const wantedDli = typedNumber(dliText);
   const peakPpfd = typedNumber(peakText);
-  const dliError = wantedDli >= 0.1 && wantedDli <= 60 ? undefined : 'From 0.1 to 60 mol a day.';
-  const peakError = peakPpfd >= 5 && peakPpfd <= 2000 ? undefined : 'From 5 to 2000 µmol/m²s.';
+  const dliError = wantedDli >= 0.1 && wantedDli <= 60 ? undefined : WORDS.rangeOfMol;
+  const peakError = peakPpfd >= 5 && peakPpfd <= 2000 ? undefined : WORDS.rangeOfPpfd;
   const [aim, setAim] = useState<LampWish['aim']>('least');
   const wish: LampWish | null = dliError || peakError ? null : { month, wantedDli, peakPpfd, aim };
   const askedPlan = useLampPlan(facts, tier.id, wish);
   const plan = shownValue(askedPlan);
   return (
     <View style={{ gap: SPACE.s }}>
-      <Heading>Height and hours for a wanted light</Heading>
+      <Heading>{WORDS.heightAndHours}</Heading>
       <MonthSlider month={month} onMonth={onMonth} />
-      {suggested ? (
-        <Small>{`Filled in from what ${suggested.names.join(', ')} want in ${monthName(month)}.`}</Small>
-      ) : null}
+      {suggested ? <Small>{WORDS.filledInFrom(suggested.names.join(', '), monthName(month))}</Small> : null}
       <Field
-        label="Wanted light"
-        unit="mol a day"
+        label={WORDS.wantedLight}
+        unit={WORDS.molDay}
         kind="number"
         value={dliText}
         onValue={(dli) => setTyped({ ...typed, dli })}
         error={dliError}
       />
       <Field
-        label="Never brighter than"
+        label={WORDS.neverBrighterThan}
         unit="µmol/m²s"
         kind="number"
         value={peakText}
         onValue={(peak) => setTyped({ ...typed, peak })}
         error={peakError}
       />
-      <Small>Bring that light to</Small>
+      <Small>{WORDS.bringThatLightTo}</Small>
       <Choices
-        label="Bring that light to"
+        label={WORDS.bringThatLightTo}
         value={aim}
         choices={AIMS}
         onValue={(value) => setAim(value === 'mean' ? 'mean' : 'least')}
@@ -117,7 +116,7 @@ interface HeightsGiven extends Pick<WishGiven, 'facts' | 'onHang'> {
 /** What each spot would get, a line each. */
 function SpotsOfPlan({ facts, spots }: Pick<WishGiven, 'facts'> & { readonly spots: Planned['spots'] }) {
   return spots.map(({ spotId, dli }) => (
-    <Small key={spotId}>{`${spotPlace(facts, spotId)}: ${mol(dli)} mol a day`}</Small>
+    <Small key={spotId}>{WORDS.molAtSpot(spotPlace(facts, spotId), mol(dli))}</Small>
   ));
 }
 
@@ -125,19 +124,24 @@ type Planned = LampPlan['heights'][number];
 
 /** Why none of the heights will do. */
 function noHeight(heights: readonly Planned[]): string {
-  if (heights.every(({ refusal }) => refusal === 'in-the-plants'))
-    return 'The plants stand into the lamps at every height: give the lamps more room, or move the tallest plant.';
-  if (heights.every(({ refusal }) => refusal === 'too-bright'))
-    return 'At every height they are brighter than these plants bear: dim them.';
-  return [
-    'No height will do: where it is dim enough, they would burn longer than 16 h.',
-    'Add a lamp, or dim the ones there and hang them lower.',
-  ].join(' ');
+  if (heights.every(({ refusal }) => refusal === 'in-the-plants')) return WORDS.plantsStandIntoLamps;
+  if (heights.every(({ refusal }) => refusal === 'too-bright')) return WORDS.tooBrightAtEveryHeight;
+  return [WORDS.noHeightWillDo, WORDS.addLampOrDim].join(' ');
+}
+
+function heightRow(height: Planned, kind: 'best' | 'other', units: Units): TableRow {
+  const Kind = kind === 'best' ? Strong : Body;
+  const cells = [
+    `${kind === 'best' ? '→ ' : ''}${length(height.aboveM, units)}`,
+    ...[height.least, height.mean, height.most].map((ppfd) => String(Math.round(ppfd))),
+    height.uniformity.toFixed(2),
+    height.refusal ? REFUSAL_WORD[height.refusal] : hours(height.hours),
+  ];
+  return { key: String(height.aboveM), cells: cells.map((cell, i) => <Kind key={i}>{cell}</Kind>) };
 }
 
 function Heights({ facts, plan, onHang }: HeightsGiven) {
   const units = useUnits();
-  const { line } = useInk();
   const best = plan.best === null ? null : plan.heights[plan.best]!;
   return (
     <View style={{ gap: SPACE.xs }}>
@@ -145,48 +149,24 @@ function Heights({ facts, plan, onHang }: HeightsGiven) {
         <>
           <Body testID="lamp-plan">
             {best.hours < 0.05
-              ? `Daylight is enough: no lamp hours are needed at ${length(best.aboveM, units)}.`
-              : `Hang them ${length(best.aboveM, units)} above the board and run them ${hours(best.hours)} a day.`}
+              ? WORDS.daylightIsEnough(length(best.aboveM, units))
+              : WORDS.hangThemAndRun(length(best.aboveM, units), hours(best.hours))}
           </Body>
           <SpotsOfPlan facts={facts} spots={best.spots} />
           <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => onHang(best.aboveM, best.hours)}>
-            Try that height and those hours
+            {WORDS.tryHeightAndHours}
           </Button>
         </>
       ) : (
         <Body testID="lamp-plan">{noHeight(plan.heights)}</Body>
       )}
-      <Small>
-        Least and mean PPFD at the middle of the plants’ leaves, most at their tops, µmol/m²s; a spot without a plant is
-        judged 12 cm above the board
-      </Small>
-      <View role="table" aria-label="Heights side by side">
-        <View role="row" style={{ flexDirection: 'row' }}>
-          {['Height', 'Least', 'Mean', 'Most', 'Even', 'Hours'].map((name) => (
-            <View key={name} role="columnheader" style={{ flex: 1 }}>
-              <Small>{name}</Small>
-            </View>
-          ))}
-        </View>
-        {plan.heights.map((height, i) => (
-          <View
-            key={height.aboveM}
-            role="row"
-            style={{ flexDirection: 'row', borderTopWidth: 1, borderColor: line, minHeight: 30, alignItems: 'center' }}
-          >
-            {[
-              length(height.aboveM, units),
-              ...[height.least, height.mean, height.most].map((ppfd) => String(Math.round(ppfd))),
-              height.uniformity.toFixed(2),
-              height.refusal ? REFUSAL_WORD[height.refusal] : hours(height.hours),
-            ].map((cell, column) => (
-              <View key={column} role={column === 0 ? 'rowheader' : 'cell'} style={{ flex: 1 }}>
-                {i === plan.best ? <Strong>{column === 0 ? `→ ${cell}` : cell}</Strong> : <Body>{cell}</Body>}
-              </View>
-            ))}
-          </View>
-        ))}
-      </View>
+      <Small>{WORDS.howItIsJudged}</Small>
+      <Table
+        name={WORDS.heightsSideBySide}
+        lines="between"
+        columns={[WORDS.height, WORDS.least, WORDS.mean, WORDS.most, WORDS.even, WORDS.hours].map((name) => ({ name }))}
+        rows={plan.heights.map((height, i) => heightRow(height, i === plan.best ? 'best' : 'other', units))}
+      />
     </View>
   );
 }

@@ -1,4 +1,7 @@
-/** A spot's light year: days across, hours down, what shines when; below, each day's sum against what a plant there wants. */
+/**
+ * A spot's light year: days across, hours down, what shines when; below, each day's sum against what a plant there
+ * wants.
+ */
 import { SHINING, YEAR_ROWS, type HomeFacts, type LightYear, type Spot, type Target } from '@dulvan/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -11,14 +14,16 @@ import { TextLink } from '../../ui/button';
 import { Drawing } from '../../ui/drawing';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
-import { FONT, SPACE } from '../../ui/theme';
-import { Body, Heading, Small, Title } from '../../ui/type';
+import { Table } from '../../ui/table';
+import { FONT } from '../../ui/theme';
+import { Heading, Small, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { hours, mol, plantName, weatherName } from '../../parts/words';
 import { MONTH_NAMES, monthName } from '../../ui/months';
 import { useMonth } from '../../parts/use-month';
 import { NotHere } from '../../parts/not-here';
 import { STRENGTHS, dailyDli, lightHours, stretchPaths } from './light-year-drawing';
+import { LIGHT_YEAR_SCREEN as WORDS } from './light-words';
 
 export function LightYearScreen({ spotId }: { readonly spotId: string }) {
   const facts = useFacts();
@@ -44,13 +49,9 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
   const first = (
     <>
       <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}>{spot.name}</TextLink>
-      <Title>Every day and hour</Title>
-      <Small>{`Days across, hours down, the mean sky of each time. Weather: ${weatherName(facts)}.`}</Small>
-      <Drawing
-        name={`${facts.home.name}, ${spot.name}: what shines, day by day`}
-        minHeight={HEIGHT}
-        legend={<Legend />}
-      >
+      <Title>{WORDS.everyDayAndHour}</Title>
+      <Small>{WORDS.howToRead(weatherName(facts))}</Small>
+      <Drawing name={WORDS.pictureOfDays(facts.home.name, spot.name)} minHeight={HEIGHT} legend={<Legend />}>
         {(width) => (year ? <Hours year={year} width={width} month={month} /> : <Pending asked={asked} />)}
       </Drawing>
       <MonthSlider month={month} onMonth={setMonth} />
@@ -58,17 +59,11 @@ function YearView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
   );
   const second = year ? (
     <>
-      <Heading>Each day’s sum, mol a day</Heading>
+      <Heading>{WORDS.eachDaysSum}</Heading>
       <Drawing
-        name={`${facts.home.name}, ${spot.name}: each day’s sum of light, mol a day`}
+        name={WORDS.pictureOfSums(facts.home.name, spot.name)}
         minHeight={SUM_HEIGHT}
-        legend={
-          <Small>
-            {targets.length === 0
-              ? 'Nobody with known needs stands here.'
-              : `The grey band is what ${targets[0]!.name} thrives on.`}
-          </Small>
-        }
+        legend={<Small>{targets.length === 0 ? WORDS.noPlantWithNeeds : WORDS.greyBand(targets[0]!.name)}</Small>}
       >
         {(width) => <Sums year={year} width={width} targets={targets[0]?.targets ?? null} />}
       </Drawing>
@@ -93,12 +88,7 @@ function Hours({ year, width, month }: HoursGiven) {
   const from = x(year.monthStarts[month - 1]!);
   const to = x(year.monthStarts[month] ?? year.days);
   return (
-    <Svg
-      width={width}
-      height={HEIGHT}
-      role="img"
-      aria-label="What shines on this spot by day of the year and hour of the day; the table below tells it by month"
-    >
+    <Svg width={width} height={HEIGHT} role="img" aria-label={WORDS.whatShinesTold}>
       <Defs>
         <Pattern id="by-lamps" patternUnits="userSpaceOnUse" width={4} height={4}>
           <Rect width={4} height={4} fill={colour.lamps} opacity={0.35} />
@@ -176,7 +166,7 @@ function Legend() {
           </View>
         ))}
       </View>
-      <Small>{`The stronger the darker, in steps from ${STRENGTHS.join(', ')} µmol/m²s. Blank: night to a leaf.`}</Small>
+      <Small>{WORDS.steps(STRENGTHS.join(', '))}</Small>
     </View>
   );
 }
@@ -190,19 +180,16 @@ interface SumsGiven {
 function Sums({ year, width, targets }: SumsGiven) {
   const ink = useInk();
   const sums = useMemo(() => dailyDli(year), [year]);
-  const most = Math.max(1, ...sums, ...(targets?.map((target) => Math.min(target.light.thrivesTo, 30)) ?? [])) * 1.08;
+  const most = roundAbove(
+    Math.max(1, ...sums, ...(targets?.map((target) => Math.min(target.light.thrivesTo, 30)) ?? [])),
+  );
   const x = (day: number) => LEFT + (day / year.days) * (width - LEFT);
   const y = (dli: number) => (1 - Math.min(dli, most) / most) * (SUM_HEIGHT - 18);
   const line = sums
     .map((dli, day) => `${day === 0 ? 'M' : 'L'}${x(day + 0.5).toFixed(1)} ${y(dli).toFixed(1)}`)
     .join(' ');
   return (
-    <Svg
-      width={width}
-      height={SUM_HEIGHT}
-      role="img"
-      aria-label="Sum of light by day; the table below tells it by month"
-    >
+    <Svg width={width} height={SUM_HEIGHT} role="img" aria-label={WORDS.sumTold}>
       {targets?.map(({ month, light: { thrivesFrom, thrivesTo } }, i) => {
         const from = x(year.monthStarts[i]!);
         const to = x(year.monthStarts[i + 1] ?? year.days);
@@ -219,39 +206,28 @@ function Sums({ year, width, targets }: SumsGiven) {
   );
 }
 
+/** The next round figure whose half is round too, for the marks of an axis. */
+const roundAbove = (value: number): number =>
+  [1, 2, 4, 6, 8, 10, 12, 16, 20, 24, 30, 40, 60].find((at) => at >= value) ?? 80;
+
 function MonthTable({ year, targets }: { readonly year: LightYear; readonly targets: readonly Target[] | null }) {
   const sums = dailyDli(year);
   const lit = lightHours(year);
   const mean = (list: readonly number[], from: number, to: number) =>
     list.slice(from, to).reduce((sum, value) => sum + value, 0) / (to - from);
   return (
-    <View role="table" aria-label="Light by month">
-      <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
-        {['Month', 'mol a day', 'Hours lit', 'Wants, mol'].map((name) => (
-          <View key={name} role="columnheader" style={{ flex: 1 }}>
-            <Small>{name}</Small>
-          </View>
-        ))}
-      </View>
-      {year.monthStarts.map((from, i) => {
+    <Table
+      name={WORDS.lightByMonth}
+      columns={[WORDS.month, WORDS.molDay, WORDS.hoursLit, WORDS.wantsMol].map((name) => ({ name }))}
+      rows={year.monthStarts.map((from, i) => {
         const to = year.monthStarts[i + 1] ?? year.days;
-        const target = targets?.[i];
-        const cells = [
-          monthName(i + 1),
-          mol(mean(sums, from, to)),
-          hours(mean(lit, from, to)),
-          target ? `${mol(target.light.thrivesFrom)} to ${mol(target.light.thrivesTo)}` : '–',
-        ];
-        return (
-          <View role="row" key={from} style={{ flexDirection: 'row', gap: SPACE.s }}>
-            {cells.map((cell, column) => (
-              <View key={column} role={column === 0 ? 'rowheader' : 'cell'} style={{ flex: 1 }}>
-                <Body>{cell}</Body>
-              </View>
-            ))}
-          </View>
-        );
+        const light = targets?.[i]?.light;
+        const wants = light ? WORDS.wantedFromTo(mol(light.thrivesFrom), mol(light.thrivesTo)) : '–';
+        return {
+          key: String(from),
+          cells: [monthName(i + 1), mol(mean(sums, from, to)), hours(mean(lit, from, to)), wants],
+        };
       })}
-    </View>
+    />
   );
 }

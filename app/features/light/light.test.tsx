@@ -123,7 +123,7 @@ describe('a tier under its lamps', () => {
     await settled();
     expect(screen.getByTestId('tier-mean')).toHaveTextContent(/^\d+ µmol\/m²s$/);
     expect(screen.getByTestId('lamp-plan')).toHaveTextContent(/cm|height/);
-    expect(screen.getByText(/^18 W while they burn/)).toBeTruthy();
+    expect(screen.getByText(/^18 W while they are on/)).toBeTruthy();
     expect(screen.getByText(/^By the photons on its label, within 5 %/)).toBeTruthy();
   });
 
@@ -169,6 +169,57 @@ describe('taking a reading', () => {
     expect(asked).toEqual([]);
     expect(screen.getByTestId('error-The meter shows')).toHaveTextContent(/From 0 to 200000/);
     expect(useDrafts.getState().drafts['reading/bright']!.value).toBe('bright');
+  });
+});
+
+describe('the time of a reading', () => {
+  const atTime = async (day: string, time: string) => {
+    const asked = changesAsked();
+    useDrafts.setState({ drafts: { 'reading/bright': { value: '100', ago: 'other', day, time } } });
+    await open(<TakeReading spotId="bright" />);
+    fireEvent.press(screen.getByText('Keep the reading'));
+    await settled();
+    return asked;
+  };
+
+  it('is read by the clock of the home', async () => {
+    const [stored] = await atTime('2026-06-21', '13:00');
+    const atMs = (stored!.changes[0] as { entry: Reading }).entry.atMs;
+    expect(new Date(atMs).toLocaleString('en-GB', { timeZone: shownHome.home.timeZone })).toBe('21/06/2026, 13:00:00');
+  });
+
+  it('cannot be still to come', async () => {
+    expect(await atTime('2999-01-01', '13:00')).toEqual([]);
+    expect(screen.getByText(/That is still to come\./)).toBeTruthy();
+  });
+
+  it('must be one that there is', async () => {
+    expect(await atTime('', '13:00')).toEqual([]);
+    expect(screen.getByText(/Pick a day and a time\./)).toBeTruthy();
+  });
+});
+
+describe('a reading that cannot be so', () => {
+  const shown = async (value: string, sky = 'overcast') => {
+    const draft = { value, sky, unit: 'ppfd', ago: 'other', day: '2026-06-21', time: '13:00' };
+    useDrafts.setState({ drafts: { 'reading/bright': draft } });
+    await open(<TakeReading spotId="bright" />);
+    await settled();
+  };
+
+  it('is said to be far from what is computed, before it is kept', async () => {
+    await shown('90000');
+    expect(screen.getByText(/^! That is far from what is expected here/)).toBeTruthy();
+    expect(screen.getByText(/^Measured [\d,.]+, computed [\d.]+ µmol\/m²s: [\d.]+ times\.$/)).toBeTruthy();
+  });
+
+  it('is not questioned where it is near', async () => {
+    await shown('90000');
+    const computed = Number(/computed ([\d.]+)/.exec(String(screen.getByText(/^Measured/).props.children))![1]);
+    screen.unmount();
+    await shown(String(computed));
+    expect(screen.queryByText(/^! /)).toBeNull();
+    expect(screen.getByText(/: 1\.0\d times\.$/)).toBeTruthy();
   });
 });
 

@@ -1,14 +1,20 @@
-/** Every reading taken: what it showed, what was computed, whether it stands out; any can be withdrawn or counted again. */
+/**
+ * Every reading taken: what it showed, what was computed, whether it stands out; any can be withdrawn or counted
+ * again.
+ */
 import { patch, type ComparedReading, type HomeFacts, type Reading } from '@dulvan/core';
 import { FlatList, View } from 'react-native';
 import { useVerdicts } from '../../state/verdicts';
 import { useFacts, useHome } from '../../state/home';
+import { dateAt } from '../../state/year';
 import { Button, TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
+import { momentWords } from '../../parts/moments';
 import { ageOf, count, spotPlace } from '../../parts/words';
 import { READING_UNIT_WORD, SKY_WORD } from './reading-words';
+import { READINGS_SCREEN as WORDS } from './light-words';
 
 export function ReadingsScreen() {
   const facts = useFacts();
@@ -40,14 +46,17 @@ export function ReadingsScreen() {
       }}
       ListHeaderComponent={
         <View style={{ gap: SPACE.s }}>
-          <TextLink href="/place">The place</TextLink>
-          <Title>Readings of a light meter</Title>
-          <Body>{`${count(readings.filter((reading) => reading.withdrawnOn === null).length, 'reading')} ${readings.length === 1 ? 'counts' : 'count'}. Readings of a spot are combined by least squares with their doubts, the model counting as one more; neighbours on the same stand count less. None is ever left out unless you withdraw it.`}</Body>
+          <TextLink href="/place">{WORDS.place}</TextLink>
+          <Title>{WORDS.readingsOfLightMeter}</Title>
+          <Body>
+            {WORDS.howTheyCount(
+              count(readings.filter((reading) => reading.withdrawnOn === null).length, 'reading'),
+              readings.length === 1 ? 'counts' : 'count',
+            )}
+          </Body>
         </View>
       }
-      ListEmptyComponent={
-        <Body>None yet. Open a spot and take one: it takes twenty seconds, and beats any model.</Body>
-      }
+      ListEmptyComponent={<Body>{WORDS.noneYet}</Body>}
       renderItem={({ item }) => (
         <ReadingRow
           facts={facts}
@@ -67,20 +76,24 @@ interface RowGiven {
   readonly standsOut: 'yes' | 'no';
 }
 
+/** What a reading was taken under: sky, lamps, curtains, and what the meter read outdoors. */
+function circumstances({ sky, lamps, curtains, outdoorValue }: Reading): string {
+  const inside = sky === 'dark' ? [] : [WORDS.lamps(lamps), WORDS.curtains(curtains)];
+  const outside = outdoorValue === null ? [] : [WORDS.outdoors(outdoorValue)];
+  return [SKY_WORD[sky].toLowerCase(), ...inside, ...outside].join(', ');
+}
+
 function ReadingRow({ facts, reading, compared, standsOut }: RowGiven) {
   const { line, danger } = useInk();
   const change = useHome((state) => state.change);
   const withdrawn = reading.withdrawnOn !== null;
-  const when = new Intl.DateTimeFormat('en-GB', {
-    timeZone: facts.home.timeZone,
-    dateStyle: 'medium',
-    timeStyle: 'short',
-  }).format(reading.atMs);
+  const when = momentWords(reading.atMs, facts.home);
   const what = `${reading.value} ${READING_UNIT_WORD[reading.unit]}`;
   const set = (withdrawnOn: string | null) =>
-    void change(`${withdrawnOn ? 'Withdrew' : 'Counts again'}: ${what} at ${spotPlace(facts, reading.spotId)}`, [
-      patch('readings', reading.id, { withdrawnOn }),
-    ]);
+    void change(
+      WORDS.summary(withdrawnOn ? WORDS.withdrew : WORDS.countsAgain, what, spotPlace(facts, reading.spotId)),
+      [patch('readings', reading.id, { withdrawnOn })],
+    );
   return (
     <View
       style={{
@@ -94,27 +107,28 @@ function ReadingRow({ facts, reading, compared, standsOut }: RowGiven) {
     >
       <View style={{ flex: 1, opacity: withdrawn ? 0.65 : 1 }}>
         <Strong>{`${what} · ${spotPlace(facts, reading.spotId)}`}</Strong>
-        <Small>{`${when}, ${ageOf(reading.atMs)}; ${SKY_WORD[reading.sky].toLowerCase()}${reading.sky === 'dark' ? '' : `, lamps ${reading.lamps}, curtains ${reading.curtains}`}${reading.outdoorValue === null ? '' : `, outdoors ${reading.outdoorValue}`}`}</Small>
+        <Small>{`${when}, ${ageOf(reading.atMs)}; ${circumstances(reading)}`}</Small>
         {withdrawn ? (
-          <Small>{`Withdrawn on ${reading.withdrawnOn}: it corrects nothing.`}</Small>
+          <Small>{WORDS.withdrawnOn(reading.withdrawnOn)}</Small>
         ) : compared ? (
-          <Body>{`${(compared.measuredPpfd / compared.computedPpfd).toFixed(2)} times the computed ${compared.of === 'lamps' ? 'lamp light' : 'daylight'}`}</Body>
+          <Body>
+            {WORDS.timesComputed(
+              (compared.measuredPpfd / compared.computedPpfd).toFixed(2),
+              compared.of === 'lamps' ? WORDS.lampLight : 'daylight',
+            )}
+          </Body>
         ) : (
-          <Small>Corrects nothing: no such light is computed there.</Small>
+          <Small>{WORDS.notUsedDark}</Small>
         )}
-        {standsOut === 'yes' && !withdrawn ? (
-          <Small style={{ color: danger }}>
-            ! It stands out from the others and from the model. Was it shaded, or the sky other than said?
-          </Small>
-        ) : null}
+        {standsOut === 'yes' && !withdrawn ? <Small style={{ color: danger }}>{WORDS.standsOut}</Small> : null}
       </View>
       {withdrawn ? (
-        <Button label={`Count ${what} again`} onPress={() => set(null)}>
-          Count again
+        <Button label={WORDS.countThisAgain(what)} onPress={() => set(null)}>
+          {WORDS.countAgain}
         </Button>
       ) : (
-        <Button label={`Withdraw ${what}`} onPress={() => set(new Date().toISOString().slice(0, 10))}>
-          Withdraw
+        <Button label={WORDS.withdrawThis(what)} onPress={() => set(dateAt(facts, Date.now()))}>
+          {WORDS.withdraw}
         </Button>
       )}
     </View>

@@ -1,4 +1,6 @@
-/** A room under light at a month, a day and an hour: its light over the plan, the sun's patch, playing through the day. */
+/**
+ * A room under light at a month, a day and an hour: its light over the plan, the sun's patch, playing through the day.
+ */
 import {
   DAY_FRAMES,
   SKY_KINDS,
@@ -20,6 +22,7 @@ import { Choices } from '../../ui/choices';
 import { Drawing } from '../../ui/drawing';
 import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
+import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
@@ -30,6 +33,7 @@ import { RoomPlan } from '../../parts/room-plan';
 import { useMonth } from '../../parts/use-month';
 import { NotHere } from '../../parts/not-here';
 import { PPFD_STEPS, instantOpacity } from './instant-wash';
+import { ROOM_DAY_SCREEN as WORDS } from './light-words';
 
 const SKY_WORD: Readonly<Record<SkyKind, string>> = {
   typical: 'Mean of the month',
@@ -75,28 +79,25 @@ function DayView({ facts, room }: DayGiven) {
   const second = (
     <>
       <View style={{ gap: SPACE.s }}>
-        <Strong>Sky</Strong>
+        <Strong>{WORDS.sky}</Strong>
         <Choices
-          label="Sky"
+          label={WORDS.sky}
           value={sky}
           onValue={(value) => setSky(value as SkyKind)}
           choices={SKY_KINDS.map((kind) => ({ value: kind, word: SKY_WORD[kind] }))}
         />
-        <Strong>Month and day</Strong>
+        <Strong>{WORDS.monthAndDay}</Strong>
         <MonthSlider month={month} onMonth={setMonth} />
         <Choices
-          label="Day"
+          label={WORDS.day}
           value={String(day)}
           onValue={(value) => setDay(Number(value) as 1 | 11 | 21)}
           choices={[1, 11, 21].map((value) => ({ value: String(value), word: `${value}.` }))}
         />
       </View>
-      <Heading>At the spots</Heading>
+      <Heading>{WORDS.atSpots}</Heading>
       {shown ? <SpotsNow facts={facts} shown={shown} frame={time.frame} /> : null}
-      <Small>
-        Curtains and lamps as scheduled for that time. The light is drawn at one height; each spot’s figure is at its
-        own leaves.
-      </Small>
+      <Small>{WORDS.howToRead}</Small>
     </>
   );
   return <TwoPanes first={first} second={second} />;
@@ -128,7 +129,7 @@ function TimeOfDay({ time: { frame, playing, move, play, set } }: { readonly tim
   return (
     <>
       <StepSlider
-        label="Time of day"
+        label={WORDS.timeOfDay}
         value={frame}
         most={DAY_FRAMES - 1}
         words={clock(frame * MINUTES)}
@@ -136,12 +137,12 @@ function TimeOfDay({ time: { frame, playing, move, play, set } }: { readonly tim
       />
       <Row>
         <Button kind="main" onPress={() => void play()}>
-          {playing === 'yes' ? 'Stop' : 'Play the day'}
+          {playing === 'yes' ? WORDS.stop : WORDS.playDay}
         </Button>
-        <Button label="An hour earlier" onPress={() => move(-FRAMES_AN_HOUR)}>
+        <Button label={WORDS.hourEarlier} onPress={() => move(-FRAMES_AN_HOUR)}>
           − 1 h
         </Button>
-        <Button label="An hour later" onPress={() => move(FRAMES_AN_HOUR)}>
+        <Button label={WORDS.hourLater} onPress={() => move(FRAMES_AN_HOUR)}>
           + 1 h
         </Button>
       </Row>
@@ -152,11 +153,8 @@ function TimeOfDay({ time: { frame, playing, move, play, set } }: { readonly tim
 function SunWords({ shown, frame }: { readonly shown: RoomDay; readonly frame: number }) {
   const elevation = shown.sunElevationDeg[frame]!;
   const sun =
-    elevation > 0
-      ? `Sun in the ${compassWord(shown.sunAzimuthDeg[frame]!)}, ${Math.round(elevation)}° high`
-      : 'The sun is down';
-  const patch =
-    shown.patches[frame]!.length > 0 ? 'Its patch on the floor is outlined.' : 'No patch of it on the floor.';
+    elevation > 0 ? WORDS.sunInHigh(compassWord(shown.sunAzimuthDeg[frame]!), Math.round(elevation)) : WORDS.sunIsDown;
+  const patch = shown.patches[frame]!.length > 0 ? WORDS.patchOutlined : WORDS.noPatchOnFloor;
   return <Small>{`${sun}. ${patch}`}</Small>;
 }
 
@@ -178,7 +176,7 @@ function LitPlan({ facts, room, shown, when: { frame, month, day, sky } }: LitPl
       : {};
   return (
     <Drawing
-      name={`${facts.home.name}, ${room.name}: ${clock(frame * MINUTES)} on ${date}, ${SKY_WORD[sky].toLowerCase()}`}
+      name={WORDS.pictureOf(facts.home.name, room.name, clock(frame * MINUTES), date, SKY_WORD[sky].toLowerCase())}
       minHeight={260}
       legend={<Legend heightM={shown?.heightM ?? 0.8} />}
     >
@@ -192,7 +190,7 @@ function Legend({ heightM }: { readonly heightM: number }) {
   const units = useUnits();
   return (
     <View style={{ gap: 4 }}>
-      <Small>{`PPFD at ${length(heightM, units)} above the floor, µmol/m²s`}</Small>
+      <Small>{WORDS.ppfdAtHeight(length(heightM, units))}</Small>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         {PPFD_STEPS.map((from) => (
           <View key={from} style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
@@ -226,17 +224,18 @@ function SpotsNow({
 }) {
   const units = useUnits();
   return (
-    <View role="table" aria-label="Light at each spot">
-      {shown.spots.map(({ spotId, ppfd }) => (
-        <View role="row" key={spotId} style={{ flexDirection: 'row', gap: SPACE.s, minHeight: 28 }}>
-          <View role="rowheader" style={{ flex: 1 }}>
-            <Body>{spotPlace(facts, spotId).split(' · ')[0]!}</Body>
-          </View>
-          <View role="cell">
-            <Body testID={`now-${spotId}`}>{brightness(ppfd[frame]!, units)}</Body>
-          </View>
-        </View>
-      ))}
-    </View>
+    <Table
+      name={WORDS.lightAtEachSpot}
+      columns={[{ share: 3 }, { share: 2, align: 'right' }]}
+      rows={shown.spots.map(({ spotId, ppfd }) => ({
+        key: spotId,
+        cells: [
+          spotPlace(facts, spotId).split(' · ')[0]!,
+          <Body key={spotId} testID={`now-${spotId}`}>
+            {brightness(ppfd[frame]!, units)}
+          </Body>,
+        ],
+      }))}
+    />
   );
 }

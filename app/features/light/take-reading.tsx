@@ -1,4 +1,6 @@
 /** Takes a reading of a light meter at a spot: a number, the sky, and it is kept; what it changes is shown before. */
+import { TZDate } from '@date-fns/tz';
+import { readingSchema } from '@dulvan/contract';
 import {
   READING_UNITS,
   civilDateOf,
@@ -11,34 +13,43 @@ import {
   type ReadingUnit,
   type Spot,
 } from '@dulvan/core';
-import { readingSchema } from '@dulvan/contract';
+import { format } from 'date-fns';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { FormField } from '../../parts/form-field';
+import { newId } from '../../parts/new-id';
+import { NotHere } from '../../parts/not-here';
+import { Pending } from '../../parts/pending';
+import { Refused } from '../../parts/refused';
+import { typedNumber } from '../../parts/typed-number';
+import { tellIssues, typedSchema } from '../../parts/typed-schema';
+import { useDraftForm, type FormValues } from '../../parts/use-draft-form';
+import { mol, spotPlace } from '../../parts/words';
+import { useFacts, useHome } from '../../state/home';
 import { shownValue, useCompared } from '../../state/questions';
 import { useSpotAnswer } from '../../state/verdicts';
-import { Pending } from '../../parts/pending';
-import { useDrafts } from '../../state/drafts';
-import { useFacts, useHome } from '../../state/home';
 import { Button, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
-import { Field } from '../../ui/field';
-import { Page, Row, Rule } from '../../ui/page';
+import { Fold } from '../../ui/fold';
+import { Labelled } from '../../ui/labelled';
+import { monthName } from '../../ui/months';
+import { Page, Row } from '../../ui/page';
+import { PickDate } from '../../ui/pick-date';
+import { PickTime } from '../../ui/pick-time';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { mol, spotPlace } from '../../parts/words';
-import { monthName } from '../../ui/months';
-import { newId } from '../../parts/new-id';
-import { typedNumber } from '../../parts/typed-number';
-import { NotHere } from '../../parts/not-here';
 import { READING_UNIT_WORD, SKY_WORD } from './reading-words';
+import { TAKE_READING as WORDS } from './light-words';
+
+const MS_PER_MINUTE = 60_000;
 
 export function TakeReading({ spotId }: { readonly spotId: string }) {
   const facts = useFacts();
   const spot = facts?.spots.find((candidate) => candidate.id === spotId);
   if (!facts || !spot) return <NotHere what="spot" back="/rooms" />;
-  return <ReadingForm facts={facts} spot={spot} />;
+  return <TakeReadingForm facts={facts} spot={spot} />;
 }
 
 interface FormGiven {
@@ -46,136 +57,158 @@ interface FormGiven {
   readonly spot: Spot;
 }
 
-/** Minutes ago that a reading may be said to have been taken. */
-const AGO = [0, 10, 30, 60, 180] as const;
+/** Minutes ago that a reading is said to have been taken at a tap; another time is picked. */
+const AGO = [0, 10, 30, 60] as const;
+const OTHER_TIME = 'other';
 
-const agoWords = (minutes: number) => {
-  if (minutes === 0) return 'Now';
-  return minutes < 60 ? `${minutes} min ago` : `${minutes / 60} h ago`;
-};
+const WHEN = [
+  ...AGO.map((minutes) => ({ value: String(minutes), word: minutes === 0 ? WORDS.now : agoInWords(minutes) })),
+  { value: OTHER_TIME, word: 'Another time' },
+];
+
+function agoInWords(minutes: number): string {
+  return minutes < 60 ? WORDS.minAgo(minutes) : WORDS.hoursAgo(minutes / 60);
+}
+
+/** The instant that a day and a time of it name in the home's own zone; null where they name none. */
+function instantOf(day: string, time: string, timeZone: string): number | null {
+  const [year, month, date] = day.split('-').map(Number);
+  const [hour, minute] = time.split(':').map(Number);
+  const instant = new TZDate(year ?? NaN, (month ?? NaN) - 1, date ?? NaN, hour ?? NaN, minute ?? NaN, timeZone);
+  const atMs = instant.getTime();
+  return Number.isFinite(atMs) ? atMs : null;
+}
+
+/** Highest figure that any meter shows, in each unit. */
+const MOST = 200_000;
+/** Lowest outdoor figure that can be set against an indoor one. */
+const LEAST_OUTDOORS = 0.01;
 
 /** What is typed, kept until the reading is; what is wrong with it; the reading it makes, null while something is. */
-function useTyped({ facts, spot }: FormGiven) {
-  const key = `reading/${spot.id}`;
-  const draft = useDrafts((state) => state.drafts[key]);
-  const { put, drop } = useDrafts.getState();
+function useReadingForm({ facts, spot }: FormGiven) {
   const [startedMs] = useState(() => Date.now());
   const [id] = useState(newId);
-  const given = {
+  const { timeZone } = facts.home;
+  const now = new TZDate(startedMs, timeZone);
+  const stored = {
     value: '',
     unit: lastUnit(facts),
     sky: 'overcast',
     curtains: curtainsAt(facts, spot.id, startedMs),
     lamps: 'off',
     ago: '0',
+    day: format(now, 'yyyy-MM-dd'),
+    time: format(now, 'H:mm'),
     outdoor: '',
-    note: '',
-    ...draft,
   };
-  const unit = given.unit as ReadingUnit;
-  const sky = given.sky as ReadingSky;
-  const value = typedNumber(given.value);
-  const outdoorValue = given.outdoor.trim() === '' ? null : typedNumber(given.outdoor);
-  const isGood = value >= 0 && value <= 200_000;
-  const isOutdoorGood = outdoorValue === null || (outdoorValue >= 0.01 && outdoorValue <= 200_000);
-  const otherwise =
-    sky === 'dark'
-      ? ({ outdoorValue: null, curtains: 'shut', lamps: 'on' } as const)
-      : {
-          outdoorValue,
-          curtains: given.curtains as Reading['curtains'],
-          lamps: given.lamps as Reading['lamps'],
-        };
-  const taken = { id, homeId: facts.home.id, spotId: spot.id, atMs: startedMs - Number(given.ago) * 60_000 };
-  const reading: Reading = { ...taken, value, unit, sky, ...otherwise, note: given.note, withdrawnOn: null };
-  const word = READING_UNIT_WORD[unit];
-  return {
-    given,
-    sky,
-    unit: word,
-    set: (field: keyof typeof given) => (next: string) => put(key, { ...given, [field]: next }),
-    forget: () => drop(key),
-    valueError: isGood ? undefined : `A number. From 0 to 200000 ${word}.`,
-    outdoorError: isOutdoorGood ? undefined : `From 0.01 to 200000 ${word}, or nothing.`,
-    reading: isGood && isOutdoorGood ? reading : null,
-  };
+  const schema = typedSchema<Reading>((typed, tell) => {
+    const given = { ...stored, ...typed };
+    const word = READING_UNIT_WORD[given.unit as ReadingUnit];
+    const value = typedNumber(given.value);
+    if (!(value >= 0 && value <= MOST)) tell('value', WORDS.rangeOfReading(MOST, word));
+    const outdoors = given.outdoor.trim() === '' ? null : typedNumber(given.outdoor);
+    if (outdoors !== null && !(outdoors >= LEAST_OUTDOORS && outdoors <= MOST))
+      tell('outdoor', WORDS.rangeOutdoors(LEAST_OUTDOORS, MOST, word));
+    const atMs =
+      given.ago === OTHER_TIME
+        ? instantOf(given.day, given.time, timeZone)
+        : startedMs - Number(given.ago) * MS_PER_MINUTE;
+    if (atMs === null) tell('time', WORDS.pickDayAndTime);
+    else if (atMs > startedMs + MS_PER_MINUTE) tell('time', WORDS.stillToCome);
+    const { sky, curtains, lamps } = given;
+    const byDay = { outdoorValue: outdoors, curtains, lamps };
+    const byDark = { outdoorValue: null, curtains: 'shut', lamps: 'on' };
+    const about = { id, homeId: facts.home.id, spotId: spot.id, atMs, value, unit: given.unit, sky };
+    const reading = { ...about, ...(sky === 'dark' ? byDark : byDay), note: '', withdrawnOn: null };
+    const parsed = readingSchema.safeParse(reading);
+    return parsed.success ? parsed.data : tellIssues(parsed.error.issues, tell);
+  });
+  return useDraftForm({ draftKey: `reading/${spot.id}`, stored, schema });
 }
 
-type Typed = ReturnType<typeof useTyped>;
+type ReadingForm = ReturnType<typeof useReadingForm>;
 
-function ReadingForm({ facts, spot }: FormGiven) {
-  const { danger } = useInk();
-  const typed = useTyped({ facts, spot });
-  const { given, sky, set, valueError, reading } = typed;
-  const { keep, refusal, asked } = useKeeping(spot, typed);
+interface AskedGiven {
+  readonly form: ReadingForm;
+  readonly label: string;
+  readonly name: string;
+  readonly choices: readonly { readonly value: string; readonly word: string }[];
+}
+
+function Asked({ form, label, name, choices }: AskedGiven) {
+  return (
+    <Labelled label={label}>
+      <Choices
+        label={label}
+        value={form.values[name] ?? ''}
+        onValue={(value) => form.setValue(name, value)}
+        choices={choices}
+      />
+    </Labelled>
+  );
+}
+
+const UNITS = READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }));
+const SKIES = (Object.keys(SKY_WORD) as ReadingSky[]).map((sky) => ({ value: sky, word: SKY_WORD[sky] }));
+
+function TakeReadingForm({ facts, spot }: FormGiven) {
+  const form = useReadingForm({ facts, spot });
+  const keep = useKeeping(spot, form);
   const here = { pathname: '/spots/[spotId]', params: { spotId: spot.id } } as const;
   return (
     <Page>
       <TextLink href={here}>{spotPlace(facts, spot.id)}</TextLink>
-      <Title>Take a reading</Title>
-      <Small>Hold the meter level where the leaves are, facing up, and stand out of the light.</Small>
-      <Field
-        label="The meter shows"
-        kind="number"
-        autoFocus
-        value={given.value}
-        onValue={set('value')}
-        error={asked === 'yes' || given.value !== '' ? valueError : undefined}
-      />
-      <Choices
-        label="In"
-        value={given.unit}
-        onValue={set('unit')}
-        choices={READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }))}
-      />
-      <Strong>The sky</Strong>
-      <Choices
-        label="The sky"
-        value={sky}
-        onValue={set('sky')}
-        choices={(Object.keys(SKY_WORD) as ReadingSky[]).map((kind) => ({ value: kind, word: SKY_WORD[kind] }))}
-      />
-      {sky === 'dark' ? <Small>Night, or every curtain tight, lamps on: this corrects the lamps alone.</Small> : null}
-      {reading ? <Effect facts={facts} reading={reading} spotId={spot.id} /> : null}
+      <Title>{WORDS.takeReading}</Title>
+      <Small>{WORDS.holdTheMeter}</Small>
+      <FormField form={form} name="value" label={WORDS.meterShows} kind="number" autoFocus />
+      <Asked form={form} label={WORDS.inUnit} name="unit" choices={UNITS} />
+      <Asked form={form} label={WORDS.sky} name="sky" choices={SKIES} />
+      {form.values.sky === 'dark' ? <Small>{WORDS.lampsAlone}</Small> : null}
+      <Asked form={form} label={WORDS.when} name="ago" choices={WHEN} />
+      {form.values.ago === OTHER_TIME ? <OtherTime form={form} /> : null}
+      {form.entry ? <Effect facts={facts} reading={form.entry} spotId={spot.id} /> : null}
+      {form.values.sky === 'dark' ? null : (
+        <Fold title={WORDS.moreExactly} note={otherwiseNote(form.values)}>
+          <Otherwise form={form} lamps={facts.lamps.length > 0 ? 'some' : 'none'} />
+        </Fold>
+      )}
+      <Refused form={form} />
       <Row>
         <Button kind="main" onPress={() => void keep()}>
-          Keep the reading
+          {WORDS.keepReading}
         </Button>
       </Row>
-      {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
-      {asked === 'yes' && valueError ? (
-        <Small style={{ color: danger }}>✕ Type what the meter shows first.</Small>
-      ) : null}
-      <Rule />
-      <Small>Taken now, curtains as planned for this hour, lamps off. Where it was otherwise:</Small>
-      {sky === 'dark' ? null : <Otherwise typed={typed} lamps={facts.lamps.length > 0 ? 'some' : 'none'} />}
-      <Strong>When</Strong>
-      <Choices
-        label="When"
-        value={given.ago}
-        onValue={set('ago')}
-        choices={AGO.map((minutes) => ({ value: String(minutes), word: agoWords(minutes) }))}
-      />
     </Page>
   );
 }
 
+const otherwiseNote = ({ curtains, lamps, outdoor }: FormValues) =>
+  WORDS.asItIsNow(curtains, lamps, outdoor ? `${outdoor} outdoors` : WORDS.nothingMeasuredOutdoors);
+
+function OtherTime({ form }: { readonly form: ReadingForm }) {
+  const { values, errors, setValue } = form;
+  return (
+    <>
+      <Labelled label={WORDS.day}>
+        <PickDate label={WORDS.day} value={values.day ?? ''} onValue={(value) => setValue('day', value)} />
+      </Labelled>
+      <Labelled label={WORDS.time} error={errors.time}>
+        <PickTime label={WORDS.time} value={values.time ?? ''} onValue={(value) => setValue('time', value)} />
+      </Labelled>
+    </>
+  );
+}
+
 /** Keeps the reading when asked to, and goes back to the spot. */
-function useKeeping(spot: Spot, { given, unit, reading, forget }: Typed) {
+function useKeeping(spot: Spot, form: ReadingForm): () => Promise<void> {
   const attempt = useHome((state) => state.attempt);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const [asked, setAsked] = useState<'no' | 'yes'>('no');
-  const keep = async () => {
-    setAsked('yes');
-    if (!reading) return;
-    const parsed = readingSchema.safeParse(reading);
-    if (!parsed.success) return setRefusal(parsed.error.issues[0]!.message);
-    const refused = await attempt(`Read ${given.value} ${unit} at ${spot.name}`, [putFact('readings', parsed.data)]);
-    if (refused) return setRefusal(refused.message);
-    forget();
-    router.replace({ pathname: '/spots/[spotId]', params: { spotId: spot.id } });
+  return async () => {
+    const kept = await form.submit((reading) => {
+      const what = `${reading.value} ${READING_UNIT_WORD[reading.unit]}`;
+      return attempt(WORDS.readSummary(what, spot.name), [putFact('readings', reading)]);
+    });
+    if (kept) router.replace({ pathname: '/spots/[spotId]', params: { spotId: spot.id } });
   };
-  return { keep, refusal, asked };
 }
 
 const OPEN_OR_SHUT = [
@@ -188,26 +221,18 @@ const OFF_OR_ON = [
 ];
 
 /** By day: curtains, lamps, and the same meter outdoors. */
-function Otherwise({ typed, lamps }: { readonly typed: Typed; readonly lamps: 'none' | 'some' }) {
-  const { given, unit, set, outdoorError } = typed;
+function Otherwise({ form, lamps }: { readonly form: ReadingForm; readonly lamps: 'none' | 'some' }) {
   return (
     <>
-      <Strong>Curtains</Strong>
-      <Choices label="Curtains" value={given.curtains} onValue={set('curtains')} choices={OPEN_OR_SHUT} />
-      {lamps === 'some' ? (
-        <>
-          <Strong>Lamps</Strong>
-          <Choices label="Lamps" value={given.lamps} onValue={set('lamps')} choices={OFF_OR_ON} />
-        </>
-      ) : null}
-      <Field
-        label="The same meter outdoors, if you can"
+      <Asked form={form} label={WORDS.curtains} name="curtains" choices={OPEN_OR_SHUT} />
+      {lamps === 'some' ? <Asked form={form} label={WORDS.lamps} name="lamps" choices={OFF_OR_ON} /> : null}
+      <FormField
+        form={form}
+        name="outdoor"
+        label={WORDS.sameMeterOutdoors}
         kind="number"
-        unit={unit}
-        value={given.outdoor}
-        onValue={set('outdoor')}
-        error={outdoorError}
-        help="On open level ground within a minute. Then cloud no longer matters: the surest reading there is."
+        unit={READING_UNIT_WORD[form.values.unit as ReadingUnit]}
+        help={WORDS.outdoorsHelp}
       />
     </>
   );
@@ -226,41 +251,44 @@ function Effect({
   readonly reading: Reading;
   readonly spotId: string;
 }) {
+  const { danger } = useInk();
   const asked = useCompared(facts, reading);
   const compared = shownValue(asked);
   const answer = useSpotAnswer(spotId);
   const { month } = civilDateOf(reading.atMs, facts.home.timeZone);
-  const before = answer
-    ? `; before it ${monthName(month)} has ${mol(answer.conditions[month - 1]!.dli)} mol a day here`
-    : '';
-  const corrects = `It corrects this spot, and less its neighbours on the same stand${before}.`;
+  const before = answer ? WORDS.molBeforeIt(monthName(month), mol(answer.conditions[month - 1]!.dli)) : '';
+  const corrects = WORDS.whatItCorrects(before);
   const spectra = new Set(facts.lamps.map((lamp) => lamp.spectrum));
   return (
     <View style={{ gap: 2, paddingVertical: SPACE.s }}>
-      <Strong>Against what is computed</Strong>
+      <Strong>{WORDS.againstWhatIsComputed}</Strong>
       {compared ? (
         <>
           <Body testID="compared">{comparedWords(compared)}</Body>
-          <Small>{`One such reading is good for about ${Math.round(compared.doubt * 100)} %. ${corrects}`}</Small>
+          {isFarOff(compared) ? <Small style={{ color: danger }}>{WORDS.farFromExpected}</Small> : null}
+          <Small>{WORDS.goodForAbout(Math.round(compared.doubt * 100), corrects)}</Small>
         </>
       ) : asked.state !== 'ready' ? (
         <Pending asked={asked} />
       ) : (
-        <Small>
-          Nothing to hold it against: at that time the model has no such light here. It is kept in the record and
-          corrects nothing.
-        </Small>
+        <Small style={{ color: danger }}>{WORDS.notUsedDark}</Small>
       )}
       {reading.unit !== 'ppfd' && reading.lamps === 'on' && spectra.has('red-blue') ? (
-        <Small>A lux meter hardly sees red and blue lamps: such a reading may be off by half or more.</Small>
+        <Small>{WORDS.luxAndLamps}</Small>
       ) : null}
     </View>
   );
 }
 
+/** So many times more or less than computed is more likely a slip than a room. */
+const FAR_OFF = 4;
+
+const isFarOff = ({ measuredPpfd, computedPpfd }: ComparedReading) =>
+  measuredPpfd > FAR_OFF * computedPpfd || computedPpfd > FAR_OFF * measuredPpfd;
+
 function comparedWords({ measuredPpfd, computedPpfd }: ComparedReading): string {
   const times = (measuredPpfd / computedPpfd).toFixed(2);
-  return `Measured ${amount(measuredPpfd)}, computed ${amount(computedPpfd)} µmol/m²s: ${times} times.`;
+  return WORDS.measuredAgainstComputed(amount(measuredPpfd), amount(computedPpfd), times);
 }
 
 const amount = (ppfd: number) => (ppfd < 10 ? ppfd.toFixed(1) : Math.round(ppfd).toString());

@@ -18,12 +18,13 @@ import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { LampWishes } from './lamp-wishes';
 import { Spread, SpreadFigures } from './tier-spread';
+import { TIER_SCREEN as WORDS } from './light-words';
 
 export function TierScreen({ tierId }: { readonly tierId: string }) {
   const facts = useFacts();
   const tier = facts?.tiers.find((candidate) => candidate.id === tierId);
   if (!facts || !tier || !facts.lamps.some((lamp) => lamp.tierId === tierId))
-    return <NotHere what="tier with lamps" back="/rooms" />;
+    return <NotHere what={WORDS.tierWithLamps} back="/rooms" />;
   return <TierView facts={facts} tier={tier} />;
 }
 
@@ -47,11 +48,11 @@ function TierView({ facts, tier }: TierGiven) {
   const first = (
     <>
       <TextLink href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}>{stand.name}</TextLink>
-      <Title>{`Tier at ${Math.round(tier.heightM * 100)} cm, under its lamps`}</Title>
+      <Title>{WORDS.tierUnderItsLamps(Math.round(tier.heightM * 100))}</Title>
       <Drawing
-        name={`${facts.home.name}, ${stand.name}: under the lamps of the tier at ${Math.round(tier.heightM * 100)} cm`}
+        name={WORDS.pictureOf(facts.home.name, stand.name, Math.round(tier.heightM * 100))}
         minHeight={120}
-        legend={<Small>PPFD 12 cm above the board by all lamps that reach it, µmol/m²s; rings are the spots</Small>}
+        legend={<Small>{WORDS.howToRead}</Small>}
       >
         {(width) =>
           field ? (
@@ -72,10 +73,7 @@ function TierView({ facts, tier }: TierGiven) {
       {circuits.map((circuit) => (
         <LampHours key={circuit.id} circuit={circuit} month={month} />
       ))}
-      <Small>
-        Hang nothing over people or pots without a second hold, keep cables in a drip loop and away from splashes, and
-        load no socket beyond its rating: labels, your local code and a licensed electrician rule.
-      </Small>
+      <Small>{WORDS.caution}</Small>
     </>
   );
   const second = (
@@ -83,7 +81,7 @@ function TierView({ facts, tier }: TierGiven) {
       <LampsTouched facts={facts} tierIds={new Set([tier.id])} />
       <LampWishes facts={facts} tier={tier} month={month} onMonth={setMonth} onHang={height.hang} />
       <PowerAndHeat facts={facts} tier={tier} month={month} />
-      <Heading>What each lamp gives</Heading>
+      <Heading>{WORDS.whatEachLampGives}</Heading>
       {lamps.map((lamp) => (
         <LampGives key={lamp.id} lamp={lamp} />
       ))}
@@ -106,7 +104,7 @@ function useHanging(facts: HomeFacts, tier: Tier) {
     const burning =
       hoursADay === undefined ? [] : timers.map((timer) => patch('circuits', timer.id, burningFor(timer, hoursADay)));
     const aDay = hoursADay === undefined ? '' : `, ${hours(hoursADay)} a day`;
-    tryOut(`Lamps over ${stand.name} at ${length(toM, units)}${aDay}`, [
+    tryOut(WORDS.lampsAtHeight(stand.name, length(toM, units), aDay), [
       ...lamps.map((lamp) => patch('lamps', lamp.id, { aboveM: Math.round(toM * 100) / 100 })),
       ...burning,
     ]);
@@ -119,20 +117,20 @@ function HangingHeight({ height: { aboveM, highest, hang } }: { readonly height:
   const by = (stepM: number) => () => hang(aboveM + stepM);
   return (
     <>
-      <Strong>{`Lamps hang ${length(aboveM, units)} above the board`}</Strong>
+      <Strong>{WORDS.lampsHangAt(length(aboveM, units))}</Strong>
       <StepSlider
-        label="Height of the lamps"
+        label={WORDS.heightOfLamps}
         value={Math.round(aboveM / HEIGHT_STEP_M)}
         most={Math.round(highest / HEIGHT_STEP_M)}
         words={length(aboveM, units)}
         onValue={(value) => hang(value * HEIGHT_STEP_M)}
       />
       <Row>
-        <Button onPress={by(-0.05)} label={`Lower the lamps by ${length(0.05, units)}`}>
-          Lower
+        <Button onPress={by(-0.05)} label={WORDS.lowerLampsBy(length(0.05, units))}>
+          {WORDS.lower}
         </Button>
-        <Button onPress={by(0.05)} label={`Raise the lamps by ${length(0.05, units)}`}>
-          Raise
+        <Button onPress={by(0.05)} label={WORDS.raiseLampsBy(length(0.05, units))}>
+          {WORDS.raise}
         </Button>
       </Row>
     </>
@@ -143,13 +141,13 @@ function PowerAndHeat({ facts, tier, month }: TierGiven & { readonly month: numb
   const { watts, kWhADay } = lampPower(facts, tier.id, month);
   const stand = facts.stands.find((candidate) => candidate.id === tier.standId);
   const room = facts.rooms.find((candidate) => candidate.id === stand?.roomId);
-  const enclosed = room?.insideRoomId ? ', here first in the enclosure' : '';
+  const enclosed = room?.insideRoomId ? WORDS.firstInEnclosure : '';
   return (
     <>
-      <Heading>Power and heat</Heading>
+      <Heading>{WORDS.powerAndHeat}</Heading>
       <Body>
-        {`${Math.round(watts)} W while they burn, ${kWhADay.toFixed(2)} kWh a day in ${monthName(month)}. `}
-        {`All of it ends as warmth in the room${enclosed}.`}
+        {WORDS.powerAndEnergy(Math.round(watts), kWhADay.toFixed(2), monthName(month))}
+        {WORDS.endsAsWarmth(enclosed)}
       </Body>
     </>
   );
@@ -159,10 +157,10 @@ function LampGives({ lamp }: { readonly lamp: Lamp }) {
   const { ppf, doubt, left } = lampOutput(lamp);
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   const words = [
-    `${RATED_WORD[lamp.ratedBy]}, within ${percent(doubt)}`,
-    left < 1 ? `${percent(left)} left of its first light` : null,
-    lamp.dimming < 1 ? `dimmed to ${percent(lamp.dimming)}` : null,
-    lamp.photometryId ? 'spread by its measured file' : null,
+    WORDS.ratedWithin(RATED_WORD[lamp.ratedBy], percent(doubt)),
+    left < 1 ? WORDS.leftOfFirstLight(percent(left)) : null,
+    lamp.dimming < 1 ? WORDS.dimmedTo(percent(lamp.dimming)) : null,
+    lamp.photometryId ? WORDS.spreadByFile : null,
   ];
   return (
     <View>

@@ -1,33 +1,37 @@
 /** The lamp light over a tier: as a drawing, cell by cell, and in figures. */
 import type { Spot, TierField } from '@dulvan/core';
-import { View } from 'react-native';
 import Svg, { Circle, Rect, Text as SvgText } from 'react-native-svg';
 import { mol } from '../../parts/words';
 import { monthName } from '../../ui/months';
+import { Table } from '../../ui/table';
 import { FONT } from '../../ui/theme';
-import { Body } from '../../ui/type';
+import { Figure } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
+import { TIER_SPREAD as WORDS } from './light-words';
 
 export function SpreadFigures({ field, month }: { readonly field: TierField; readonly month: number }) {
-  const row = (name: string, value: string) => (
-    <View role="row" key={name} style={{ flexDirection: 'row' }}>
-      <View role="rowheader" style={{ flex: 1 }}>
-        <Body>{name}</Body>
-      </View>
-      <View role="cell">
-        <Body testID={`tier-${name.split(' ')[0]!.toLowerCase()}`}>{value}</Body>
-      </View>
-    </View>
-  );
+  const figures: readonly (readonly [name: string, value: string])[] = [
+    [WORDS.least, `${Math.round(field.least)} µmol/m²s`],
+    [WORDS.mean, `${Math.round(field.mean)} µmol/m²s`],
+    [WORDS.most, `${Math.round(field.most)} µmol/m²s`],
+    [WORDS.evenness, field.uniformity.toFixed(2)],
+    [WORDS.reflected, `${Math.round(field.reflectedShare * 100)} %`],
+    [WORDS.meanDaylight(monthName(month)), WORDS.molDay(mol(field.daylightDli[month - 1]!))],
+  ];
   return (
-    <View role="table" aria-label="PPFD over the tier, lamps alone">
-      {row('Least', `${Math.round(field.least)} µmol/m²s`)}
-      {row('Mean', `${Math.round(field.mean)} µmol/m²s`)}
-      {row('Most', `${Math.round(field.most)} µmol/m²s`)}
-      {row('Evenness, least over mean', field.uniformity.toFixed(2))}
-      {row('Reflected by walls and boards', `${Math.round(field.reflectedShare * 100)} %`)}
-      {row(`Daylight in ${monthName(month)}, mean`, `${mol(field.daylightDli[month - 1]!)} mol a day`)}
-    </View>
+    <Table
+      name={WORDS.ppfdOverTier}
+      columns={[{ share: 3 }, { share: 2, align: 'right' }]}
+      rows={figures.map(([name, value]) => ({
+        key: name,
+        cells: [
+          name,
+          <Figure key={name} testID={`tier-${name.split(' ')[0]!.toLowerCase()}`}>
+            {value}
+          </Figure>,
+        ],
+      }))}
+    />
   );
 }
 
@@ -56,7 +60,7 @@ export function Spread({ field, widthM, depthM, spots, width }: SpreadGiven) {
       width={width}
       height={drawnHeight}
       role="img"
-      aria-label={`PPFD over the tier from ${Math.round(field.least)} to ${Math.round(field.most)}`}
+      aria-label={WORDS.ppfdFromTo(Math.round(field.least), Math.round(field.most))}
     >
       {Array.from(field.ppfd, (ppfd, i) => {
         const column = i % field.columns;

@@ -8,7 +8,7 @@ import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { clock, count, length, weatherName } from '../../parts/words';
-import { History } from './history';
+import { PLACE_SCREEN as WORDS } from './place-words';
 
 export function PlaceScreen() {
   const facts = useFacts();
@@ -20,15 +20,21 @@ export function PlaceScreen() {
       <Rooms facts={facts} />
     </>
   );
+  const weather = facts.weathers[0]?.name ?? WORDS.noWeatherFile;
+  const lampFiles = count(facts.photometries.length, 'lamp file');
   const circuitsAndHistory = (
     <>
       <Circuits facts={facts} />
       <View>
-        <Heading>Light, measured and imported</Heading>
-        <TextLink href="/light/readings">{`Readings of a light meter: ${count(facts.readings.length, 'reading')}`}</TextLink>
-        <TextLink href="/light/files">{`Weather file and lamp files: ${facts.weathers[0]?.name ?? 'no weather file'}, ${count(facts.photometries.length, 'lamp file')}`}</TextLink>
+        <Heading>{WORDS.lightMeasuredAndImported}</Heading>
+        <TextLink href="/light/readings">{WORDS.lightMeter(count(facts.readings.length, 'reading'))}</TextLink>
+        <TextLink href="/loggers">{WORDS.loggers}</TextLink>
+        <TextLink href="/light/files">{WORDS.files(weather, lampFiles)}</TextLink>
       </View>
-      <History facts={facts} />
+      <View>
+        <Heading>{WORDS.whatWasChanged}</Heading>
+        <TextLink href="/changes">{WORDS.everyChange}</TextLink>
+      </View>
     </>
   );
   return <TwoPanes first={roomsOf} second={circuitsAndHistory} />;
@@ -44,9 +50,9 @@ function Where({ facts }: Given) {
   const east = longitude >= 0 ? 'E' : 'W';
   return (
     <View>
-      <Body>{`${Math.abs(latitude)}° ${north}, ${Math.abs(longitude)}° ${east}, ${elevationM} m above the sea · ${timeZone}`}</Body>
-      <Small>{`Weather: ${weatherName(facts)}`}</Small>
-      <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'home', id } }}>Edit where it is</TextLink>
+      <Body>{WORDS.where(Math.abs(latitude), north, Math.abs(longitude), east, elevationM, timeZone)}</Body>
+      <Small>{WORDS.weather(weatherName(facts))}</Small>
+      <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'home', id } }}>{WORDS.editWhereItIs}</TextLink>
     </View>
   );
 }
@@ -55,21 +61,21 @@ function Rooms({ facts }: Given) {
   const units = useUnits();
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>Rooms</Heading>
+      <Heading>{WORDS.rooms}</Heading>
       {facts.rooms.map(({ id, name, widthM, depthM, heightM }) => {
         const windows = facts.windows.filter((window) => window.roomId === id).length;
         const stands = facts.stands.filter((stand) => stand.roomId === id).length;
         return (
-          <RowLink key={id} href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id } }} label={name}>
-            <View style={{ flex: 1 }}>
-              <Body>{name}</Body>
-              <Small>{`${length(widthM, units)} by ${length(depthM, units)}, ${length(heightM, units)} high`}</Small>
-            </View>
-            <Small>{`${count(windows, 'window')}, ${count(stands, 'stand')}`}</Small>
-          </RowLink>
+          <RowLink
+            key={id}
+            href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id } }}
+            title={name}
+            note={WORDS.size(length(widthM, units), length(depthM, units), length(heightM, units))}
+            valueNote={`${count(windows, 'window')}, ${count(stands, 'stand')}`}
+          />
         );
       })}
-      <TextLink href="/place/rooms/new">Add a room</TextLink>
+      <TextLink href="/place/rooms/new">{WORDS.addRoom}</TextLink>
     </View>
   );
 }
@@ -77,17 +83,17 @@ function Rooms({ facts }: Given) {
 function Circuits({ facts }: Given) {
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>Lamp circuits</Heading>
+      <Heading>{WORDS.lampCircuits}</Heading>
       {facts.circuits.map(({ id, name, onMinute, offMinute }) => (
-        <RowLink key={id} href={{ pathname: '/place/[list]/[id]', params: { list: 'circuits', id } }} label={name}>
-          <View style={{ flex: 1 }}>
-            <Body>{name}</Body>
-            <Small>{`${clock(onMinute)} to ${clock(offMinute)}`}</Small>
-          </View>
-          <Small>{count(facts.lamps.filter((lamp) => lamp.circuitId === id).length, 'lamp')}</Small>
-        </RowLink>
+        <RowLink
+          key={id}
+          href={{ pathname: '/place/[list]/[id]', params: { list: 'circuits', id } }}
+          title={name}
+          note={WORDS.onFromTo(clock(onMinute), clock(offMinute))}
+          valueNote={count(facts.lamps.filter((lamp) => lamp.circuitId === id).length, 'lamp')}
+        />
       ))}
-      <TextLink href="/place/circuits/new">Add a circuit</TextLink>
+      <TextLink href="/place/circuits/new">{WORDS.addCircuit}</TextLink>
     </View>
   );
 }

@@ -13,6 +13,7 @@ import { Body, Small, Strong } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { plantName, spotPlace } from '../../parts/words';
 import type { FormList } from '../../forms/form-specs';
+import { TAKE_OUT as WORDS } from './place-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -62,7 +63,7 @@ export function TakeOut({ facts, list, entry, name, onDone }: Given) {
   const [refusal, setRefusal] = useState<string | null>(null);
   const fall = useFall({ facts, list, entry });
   const takeOut = async () => {
-    const refused = await attempt(`Took out ${name}`, fall.changes);
+    const refused = await attempt(WORDS.tookOut(name), fall.changes);
     if (refused) setRefusal(refused.message);
     else onDone();
   };
@@ -74,16 +75,16 @@ export function TakeOut({ facts, list, entry, name, onDone }: Given) {
           style={{ alignSelf: 'flex-start' }}
           onPress={() => (fall.homeless.length > 0 || fall.others > 0 ? setAsking('yes') : void takeOut())}
         >
-          {`Take out ${name}`}
+          {WORDS.takeOut(name)}
         </Button>
       ) : (
-        <View role="group" aria-label={`Take out ${name}`} style={{ gap: SPACE.s }}>
+        <View role="group" aria-label={WORDS.takeOut(name)} style={{ gap: SPACE.s }}>
           <WhatGoes facts={facts} fall={fall} />
           <Row>
             <Button kind="danger" onPress={() => void takeOut()}>
-              {`Yes, take out ${name}`}
+              {WORDS.yesTakeOut(name)}
             </Button>
-            <Button onPress={() => setAsking('no')}>Leave it</Button>
+            <Button onPress={() => setAsking('no')}>{WORDS.leaveIt}</Button>
           </Row>
         </View>
       )}
@@ -97,7 +98,7 @@ const OFFERED_SPOTS = 12;
 function WhatGoes({ facts, fall }: { readonly facts: HomeFacts; readonly fall: Fall }) {
   const { others, homeless, free, goTo, send, isTaken } = fall;
   const choices = (plantId: string) => [
-    { value: NOWHERE, word: 'Nowhere for now' },
+    { value: NOWHERE, word: WORDS.nowhereForNow },
     ...free
       .filter(({ id }) => !isTaken(plantId, id))
       .slice(0, OFFERED_SPOTS)
@@ -105,13 +106,13 @@ function WhatGoes({ facts, fall }: { readonly facts: HomeFacts; readonly fall: F
   ];
   return (
     <>
-      <Body>{others > 0 ? `With it go ${others} things that hang on it. It can be undone.` : 'It can be undone.'}</Body>
-      {homeless.length > 0 ? <Strong>Where do its plants go?</Strong> : null}
+      <Body>{others > 0 ? WORDS.goesWithIt(others) : WORDS.itCanBeUndone}</Body>
+      {homeless.length > 0 ? <Strong>{WORDS.whereItsPlantsGo}</Strong> : null}
       {homeless.map((plant) => (
         <View key={plant.id} style={{ gap: SPACE.xs }}>
           <Body>{plantName(facts, plant)}</Body>
           <Choices
-            label={`Where ${plantName(facts, plant)} goes`}
+            label={WORDS.whereOneGoes(plantName(facts, plant))}
             value={goTo[plant.id] ?? NOWHERE}
             onValue={(value) => send(plant.id, value)}
             choices={choices(plant.id)}

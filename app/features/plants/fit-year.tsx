@@ -8,12 +8,20 @@ import { Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { FACTOR_WORD, monthsInWords, troubleName } from '../../parts/words';
 import { MONTH_NAMES } from '../../ui/months';
+import { FIT_YEAR as WORDS } from './plants-words';
 
 const CELL = 20;
 const ROW = 26;
 const WIDTH = CELL * 12;
 
-export function FitYear({ months, month }: { readonly months: readonly MonthFit[]; readonly month: number }) {
+interface Given {
+  readonly months: readonly MonthFit[];
+  readonly month: number;
+  /** A month that was tapped on the drawing; the strip of months above it serves the keyboard. */
+  readonly onMonth?: (month: number) => void;
+}
+
+export function FitYear({ months, month, onMonth }: Given) {
   const ink = useInk();
   return (
     <View style={{ gap: 2 }}>
@@ -37,7 +45,7 @@ export function FitYear({ months, month }: { readonly months: readonly MonthFit[
           ))}
         </Svg>
       </View>
-      <View role="table" aria-label="Fit by month and factor" style={{ gap: 2 }}>
+      <View role="table" aria-label={WORDS.fitByMonth} style={{ gap: 2 }}>
         {FACTORS.map((factor) => (
           <View
             role="row"
@@ -49,27 +57,33 @@ export function FitYear({ months, month }: { readonly months: readonly MonthFit[
               <Small>{FACTOR_WORD[factor]}</Small>
             </View>
             <View role="cell" aria-label={spoken(factor, months)}>
-              <FactorRow factor={factor} months={months} />
+              <FactorRow factor={factor} months={months} month={month} onMonth={onMonth} />
             </View>
           </View>
         ))}
       </View>
       <View style={{ flexDirection: 'row', gap: SPACE.m, flexWrap: 'wrap', paddingTop: 4 }}>
-        <Small>● right</Small>
-        <Small>▂ below the line: too little</Small>
-        <Small>▀ above: too much</Small>
-        <Small>tall: in danger</Small>
+        <Small>{WORDS.right}</Small>
+        <Small>{WORDS.belowLineTooLittle}</Small>
+        <Small>{WORDS.aboveTooMuch}</Small>
+        <Small>{WORDS.tallInDanger}</Small>
       </View>
     </View>
   );
 }
 
-function FactorRow({ factor, months }: { readonly factor: Factor; readonly months: readonly MonthFit[] }) {
+interface RowGiven extends Pick<Given, 'months' | 'month'> {
+  readonly factor: Factor;
+  readonly onMonth: Given['onMonth'] | undefined;
+}
+
+function FactorRow({ factor, months, month, onMonth }: RowGiven) {
   const ink = useInk();
   const colour = ink.factor[factor];
   const middle = ROW / 2;
   return (
     <Svg width={WIDTH} height={ROW} viewBox={`0 0 ${WIDTH} ${ROW}`} aria-hidden>
+      <Rect x={(month - 1) * CELL} y={0} width={CELL} height={ROW} fill={ink.line} opacity={0.5} />
       <Line x1={0} x2={WIDTH} y1={middle} y2={middle} stroke={ink.line} strokeWidth={1} />
       {months.map((fit, i) => {
         const reading = fit.factors.find((candidate) => candidate.factor === factor)!;
@@ -87,6 +101,19 @@ function FactorRow({ factor, months }: { readonly factor: Factor; readonly month
           />
         );
       })}
+      {onMonth
+        ? months.map((fit, i) => (
+            <Rect
+              key={`tap${fit.month}`}
+              x={i * CELL}
+              y={0}
+              width={CELL}
+              height={ROW}
+              fill="transparent"
+              onPress={() => onMonth(fit.month)}
+            />
+          ))
+        : null}
     </Svg>
   );
 }
@@ -97,6 +124,6 @@ function spoken(factor: Factor, months: readonly MonthFit[]): string {
     const reading = fit.factors.find((candidate) => candidate.factor === factor)!;
     return reading.severity === 'fine' ? [] : [{ month: fit.month, word: troubleName(reading) }];
   });
-  if (wrong.length === 0) return 'Right all year';
+  if (wrong.length === 0) return WORDS.rightAllYear;
   return wrong.map(({ month, word }) => `${monthsInWords([month])}: ${word}`).join(', ');
 }

@@ -10,6 +10,7 @@ import {
   type Plant,
   type SpotAnswer,
 } from '@dulvan/core';
+import { format, parseISO, subMonths } from 'date-fns';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -21,7 +22,8 @@ import { dateAt } from '../../state/year';
 import { Button } from '../../ui/button';
 import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
-import { Body, Heading, Small } from '../../ui/type';
+import { Body, Small } from '../../ui/type';
+import { OUTCOMES as WORDS } from './plants-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -56,15 +58,15 @@ function useRecording({ facts, plant, here }: Given) {
       peakPpfd: here.conditions.map(({ peakPpfd }) => peakPpfd),
       meanC: here.conditions.map(meanC),
     };
-    if (kind === 'well') return void change(`${name} is well where it stands`, [put('outcomes', outcome)]);
+    if (kind === 'well') return void change(WORDS.isWell(name), [put('outcomes', outcome)]);
     // What died stands nowhere any more; what it taught stays.
     const { gone } = fallenWith(facts, [{ list: 'plants', id: plant.id }]);
     const drops = gone.map(({ list, id }) => drop(list, id));
-    return void change(`${name} died where it stood`, [put('outcomes', outcome), ...drops]).then(
+    return void change(WORDS.diedThere(name), [put('outcomes', outcome), ...drops]).then(
       (stored) => stored === 'stored' && router.replace('/plants'),
     );
   };
-  const withdraw = (id: string) => void change(`${name}: withdrew what came of it`, [drop('outcomes', id)]);
+  const withdraw = (id: string) => void change(WORDS.withdrewOutcome(name), [drop('outcomes', id)]);
   return { record, withdraw, today };
 }
 
@@ -78,19 +80,16 @@ export function Outcomes(given: Given) {
     setAsking(null);
   };
   return (
-    <View role="group" aria-label="What came of it here" style={{ gap: SPACE.xs }}>
-      <Heading>What came of it here</Heading>
-      <Small>
-        Your plant knows better than any figure: what you saw moves what it is taken to need, to half or twice at most.
-      </Small>
+    <View role="group" aria-label={WORDS.whatCame} style={{ gap: SPACE.xs }}>
+      <Small>{WORDS.intro}</Small>
       {facts.outcomes
         .filter(({ plantId }) => plantId === plant.id)
         .map((outcome) => (
           <Seen key={outcome.id} outcome={outcome} onWithdraw={() => withdraw(outcome.id)} />
         ))}
       <Row>
-        <Button onPress={() => ask('well')}>Has stood here and is well</Button>
-        <Button onPress={() => ask('died')}>Died here</Button>
+        <Button onPress={() => ask('well')}>{WORDS.standsHereAndIsWell}</Button>
+        <Button onPress={() => ask('died')}>{WORDS.diedHere}</Button>
       </Row>
       {asking ? (
         <HowLong kind={asking} known={plant.movedOn ?? plant.arrivedOn} today={today} onAnswer={answer} />
@@ -101,12 +100,12 @@ export function Outcomes(given: Given) {
 
 function Seen({ outcome, onWithdraw }: { readonly outcome: Outcome; readonly onWithdraw: () => void }) {
   const { kind, since, on } = outcome;
-  const word = kind === 'well' ? 'Was well' : 'Died';
+  const word = kind === 'well' ? WORDS.wasWell : WORDS.died;
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s }}>
-      <Body style={{ flex: 1 }}>{`${word} on ${on}, there since ${since}`}</Body>
-      <Button label={`Withdraw: ${word.toLowerCase()} on ${on}`} onPress={onWithdraw}>
-        Withdraw
+      <Body style={{ flex: 1 }}>{WORDS.outcomeSince(word, on, since)}</Body>
+      <Button label={WORDS.withdrawOutcome(word.toLowerCase(), on)} onPress={onWithdraw}>
+        {WORDS.withdraw}
       </Button>
     </View>
   );
@@ -123,13 +122,9 @@ interface HowLongGiven {
 function HowLong({ kind, known, today, onAnswer }: HowLongGiven) {
   return (
     <>
-      <Small>
-        {kind === 'well'
-          ? 'For how long has it stood here?'
-          : 'For how long had it stood here? It is taken out of the plants then; “undo” brings it back.'}
-      </Small>
+      <Small>{kind === 'well' ? WORDS.howLongHasItStood : WORDS.howLongHadItStood}</Small>
       <Row>
-        {known ? <Button onPress={() => onAnswer(known)}>{`Since ${known}`}</Button> : null}
+        {known ? <Button onPress={() => onAnswer(known)}>{WORDS.since(known)}</Button> : null}
         {SPANS.map(({ months, word }) => (
           <Button key={word} onPress={() => onAnswer(monthsBefore(today, months))}>
             {word}
@@ -140,9 +135,5 @@ function HowLong({ kind, known, today, onAnswer }: HowLongGiven) {
   );
 }
 
-/** The date so many months before another, on the first where that month has no such day. */
-function monthsBefore(date: string, months: number): string {
-  const [year, month, day] = date.split('-').map(Number) as [number, number, number];
-  const before = new Date(Date.UTC(year, month - 1 - months, Math.min(day, 28)));
-  return before.toISOString().slice(0, 10);
-}
+/** The date so many months before another, the last of its month where it has no such day. */
+const monthsBefore = (date: string, months: number): string => format(subMonths(parseISO(date), months), 'yyyy-MM-dd');

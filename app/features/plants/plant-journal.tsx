@@ -5,6 +5,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { ask, requestKey, type Answer } from '../../state/api';
 import { useDrafts } from '../../state/drafts';
+import { momentWords } from '../../parts/moments';
 import { useHome } from '../../state/home';
 import { Button } from '../../ui/button';
 import { Field } from '../../ui/field';
@@ -12,6 +13,7 @@ import { Row } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
+import { PLANT_JOURNAL as WORDS } from './plants-words';
 
 const CHANGES = '50';
 const RECORDS_A_PAGE = '25';
@@ -83,7 +85,7 @@ const WAY_WORD = { top: 'from above', tray: 'from the tray', soak: 'soaked' } as
 function recordWords(record: HomeRecord): string {
   if (record.kind === 'note') return record.body.text;
   const { litres, way } = record.body;
-  return `Watered ${WAY_WORD[way]}${litres === null ? '' : `, ${litres} l`}`;
+  return WORDS.watered(WAY_WORD[way], litres === null ? '' : `, ${litres} l`);
 }
 
 /** A note on a plant, of now. */
@@ -114,15 +116,15 @@ export function PlantJournal({ facts, plant }: Given) {
   const lines = linesOf(changes ?? [], records ?? [], after);
   return (
     <View style={{ gap: SPACE.s }}>
-      <Heading>Journal</Heading>
+      <Heading>{WORDS.journal}</Heading>
       <Field
-        label="Write down what you see"
+        label={WORDS.writeDownWhatYouSee}
         kind="long"
         value={text}
         onValue={(value) => put(draftKey, { text: value })}
       />
       <Button onPress={() => void write()} disabled={text.trim() === '' || writing} style={{ alignSelf: 'flex-start' }}>
-        Write it down
+        {WORDS.writeItDown}
       </Button>
       {failure ? <Small style={{ color: danger }}>✕ {failure}</Small> : null}
       {lines.map((line) =>
@@ -139,10 +141,10 @@ export function PlantJournal({ facts, plant }: Given) {
           />
         ),
       )}
-      {changes && records && lines.length === 0 ? <Small>Nothing yet.</Small> : null}
+      {changes && records && lines.length === 0 ? <Small>{WORDS.nothingYet}</Small> : null}
       {after === null ? null : (
         <Button onPress={() => void readRecords(after)} style={{ alignSelf: 'flex-start' }}>
-          Show what was before
+          {WORDS.showEarlier}
         </Button>
       )}
     </View>
@@ -158,14 +160,7 @@ interface LineGiven {
 }
 
 function JournalLine({ words, at, facts, withdrawn = false, onWithdraw }: LineGiven) {
-  const when = new Date(at).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: facts.home.timeZone,
-  });
+  const when = momentWords(at, facts.home);
   return (
     <Row>
       <View style={{ flex: 1 }}>
@@ -173,8 +168,8 @@ function JournalLine({ words, at, facts, withdrawn = false, onWithdraw }: LineGi
         <Small>{`${when}${withdrawn ? ', withdrawn' : ''}`}</Small>
       </View>
       {onWithdraw && !withdrawn ? (
-        <Button label={`Withdraw: ${words.slice(0, 60)}`} onPress={onWithdraw}>
-          Withdraw
+        <Button label={WORDS.withdrawEntry(words.slice(0, 60))} onPress={onWithdraw}>
+          {WORDS.withdraw}
         </Button>
       ) : null}
     </Row>

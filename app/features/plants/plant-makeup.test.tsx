@@ -17,7 +17,7 @@ const now = () => useHome.getState().facts!.plants.find((plant) => plant.id === 
 it('is named anew by any of its names, and its parents then no longer count', async () => {
   showHome({ ...shownHome, plants: [{ ...sunPlant, parents: [{ taxonId: 'aloe-vera', share: 1 }] }] });
   await open(<Shown />);
-  fireEvent.press(screen.getByLabelText('Name it anew'));
+  fireEvent.press(screen.getByLabelText('Change its name'));
   fireEvent.changeText(screen.getByLabelText('Its name'), 'gasterria bicolor');
   fireEvent.press(screen.getByLabelText(/Gasteria bicolor/));
   await settled();
@@ -26,7 +26,7 @@ it('is named anew by any of its names, and its parents then no longer count', as
 
 it('is mixed of parents whose shares are numbers, evenly to begin with', async () => {
   await open(<Shown />);
-  fireEvent.press(screen.getByLabelText('A hybrid of ...'));
+  fireEvent.press(screen.getByLabelText('A hybrid of …'));
   for (const [label, typed, name] of [
     ['One parent', 'aloe vera', /Aloe vera/],
     ['Another parent', 'gasteria', /Gasteria bicolor/],
@@ -49,6 +49,7 @@ it('is mixed of parents whose shares are numbers, evenly to begin with', async (
 
 it('is marked with what is seen, each mark with its rule, and not with what cannot be both', async () => {
   await open(<Shown />);
+  fireEvent.press(screen.getByLabelText('What you see of it: None'));
   fireEvent.press(screen.getByLabelText('Thick, firm leaves'));
   await settled();
   expect(now().traits).toEqual(['thick-leaved']);
@@ -72,7 +73,13 @@ describe('the caution', () => {
 
   it('never calls a plant safe to eat', async () => {
     await open(<Hazards hazard={harmless} />);
-    expect(screen.getByText(/no leave to eat it/)).toBeTruthy();
+    expect(screen.getByText(/does not make it food/)).toBeTruthy();
+  });
+
+  it('gives no alarm where nobody has said, and names whom that is about', async () => {
+    await open(<Hazards hazard={{ ...harmless, smallMammals: 'unknown' }} />);
+    expect(screen.queryByText('⚠ With care')).toBeNull();
+    expect(screen.getByText(/For small mammals nobody has said: keep it out of their reach/)).toBeTruthy();
   });
 
   it('names whom it harms, treats the unknown as harm, and sends to doctor, vet or poison line', async () => {

@@ -5,42 +5,62 @@ import {
   drop,
   fallenWith,
   knownPlant,
+  type Change,
   type HomeFacts,
   type Known,
   type Plant,
   type PlantAnswer,
 } from '@dulvan/core';
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { shownValue, useRanking } from '../../state/questions';
+import { useDrafts } from '../../state/drafts';
 import { useNow } from '../../state/use-now';
-import { usePlantAnswer } from '../../state/verdicts';
+import { usePlantAnswer, useSpotAnswer } from '../../state/verdicts';
 import { dateAt } from '../../state/year';
 import { useFacts, useHome } from '../../state/home';
 import { Button, TextLink } from '../../ui/button';
 import { FitMark } from '../../parts/fit-mark';
-import { Page, Row, Rule } from '../../ui/page';
+import { Fold } from '../../ui/fold';
+import { monthName } from '../../ui/months';
+import { Row, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
+import { useIsWide } from '../../ui/use-ink';
+import { Hazards } from '../../parts/hazards';
 import { STAGE_WORD, fitShare, latinName, plantName, spotPlace } from '../../parts/words';
 import { YearBands } from '../../parts/year-bands';
 import { FiguresTable } from '../../parts/figures-table';
 import { FactForm } from '../../forms/fact-form';
+import type { PlantPart } from '../../parts/plant-part';
 import { useMonth } from '../../parts/use-month';
-import { Pending } from '../../parts/pending';
 import { NotHere } from '../../parts/not-here';
 import { Needs } from './needs';
+import { Outcomes } from './outcomes';
 import { PlantMakeup } from './plant-makeup';
+import { PlantPlace } from './plant-place';
 import { PlantVerdict } from './plant-verdict';
 import { PlantJournal } from './plant-journal';
 import { SpotChoices } from './spot-choices';
+import { PLANT_SCREEN as WORDS } from './plants-words';
 
-export function PlantScreen({ plantId }: { readonly plantId: string }) {
+interface ScreenGiven {
+  readonly plantId: string;
+  /** The part that is asked for. */
+  readonly open?: PlantPart;
+}
+
+export function PlantScreen({ plantId, open }: ScreenGiven) {
   const facts = useFacts();
   const plant = facts?.plants.find((candidate) => candidate.id === plantId);
+  const seen = useRef(false);
+  useEffect(() => {
+    // A plant that was here and is not any more, since its adding was undone: there is nothing to look at.
+    if (facts && !plant && seen.current) router.replace('/plants');
+    seen.current = Boolean(plant);
+  }, [facts, plant]);
   if (!facts || !plant) return <NotHere what="plant" back="/plants" />;
-  return <PlantView key={plant.id} facts={facts} plant={plant} />;
+  return <PlantView key={plant.id} facts={facts} plant={plant} open={open ?? null} />;
 }
 
 interface PlantGiven {
@@ -48,39 +68,103 @@ interface PlantGiven {
   readonly plant: Plant;
 }
 
-function PlantView({ facts, plant }: PlantGiven) {
+function PlantView({ facts, plant, open }: PlantGiven & Pick<RestGiven, 'open'>) {
+  const wide = useIsWide();
   const [month, setMonth] = useMonth();
   const answer = usePlantAnswer(plant.id);
   const known = useMemo(() => knownPlant(facts, plant, knowledge), [facts, plant]);
-  const target = answer?.targets[month - 1];
-  return (
-    <Page>
+  const rest = <Rest facts={facts} plant={plant} known={known} open={open} />;
+  const what = (
+    <>
       <Head facts={facts} plant={plant} fit={answer?.fit ?? null} month={month} />
       <PlantVerdict facts={facts} plant={plant} answer={answer} month={month} />
+      {known ? null : <Body>{WORDS.notInCatalogue}</Body>}
+      {wide ? rest : null}
+    </>
+  );
+  const whereAndWhen = (
+    <>
+      <PlantPlace facts={facts} plant={plant} answer={answer} month={month} onMonth={setMonth} />
+      <Wants known={known} answer={answer} month={month} onMonth={setMonth} />
+      {wide ? null : rest}
+    </>
+  );
+  return <TwoPanes first={what} second={whereAndWhen} />;
+}
+
+interface WantsGiven {
+  readonly known: Known | null;
+  readonly answer: PlantAnswer | null;
+  readonly month: number;
+  readonly onMonth: (month: number) => void;
+}
+
+/** What it wants, in this month and through the year, and whom it can harm. */
+function Wants({ known, answer, month, onMonth }: WantsGiven) {
+  const target = answer?.targets[month - 1];
+  if (!known) return null;
+  return (
+    <>
+      <Hazards hazard={known.taxon.hazard} />
+      {target && answer.targets.length === 12 ? (
+        <View>
+          <Fold title={WORDS.whatItWantsIn(monthName(month))} note={known.taxon.key}>
+            <Needs taxon={known.taxon} target={target} />
+          </Fold>
+          <Fold title={WORDS.whatItWants} note={WORDS.whatItWantsHelp}>
+            <YearBands targets={answer.targets} month={month} onMonth={onMonth} />
+          </Fold>
+        </View>
+      ) : null}
+    </>
+  );
+}
+
+interface RestGiven extends PlantGiven {
+  readonly known: Known | null;
+  readonly open: PlantPart | null;
+}
+
+/** What is seldom wanted, each behind its name. */
+function Rest({ facts, plant, known, open }: RestGiven) {
+  const here = useSpotAnswer(plant.spotId);
+  const [editing, setEditing] = useState(0);
+  const [isDrafted] = useState(() => useDrafts.getState().drafts[`plants/${plant.id}`] !== undefined);
+  const begins = (part: PlantPart) => (open === part ? 'open' : 'shut');
+  return (
+    <View>
       {plant.spotId ? (
-        <TextLink href={{ pathname: '/spots/[spotId]', params: { spotId: plant.spotId } }}>
-          The year at its spot
-        </TextLink>
-      ) : null}
-      <Rule />
-      {known && target ? <Needs taxon={known.taxon} target={target} /> : null}
-      {known ? null : <Body>Its name is not in the catalogue, so its needs are not known.</Body>}
-      {answer?.targets.length === 12 ? (
+        <Fold title={WORDS.otherSpotsForIt} note={WORDS.otherSpotsHelp} begins={begins('spots')}>
+          <OtherSpots facts={facts} plant={plant} />
+        </Fold>
+      ) : (
         <>
-          <Heading>Its target through the year</Heading>
-          <YearBands targets={answer.targets} month={month} onMonth={setMonth} />
+          <Heading>{WORDS.spotsForIt}</Heading>
+          <OtherSpots facts={facts} plant={plant} />
         </>
+      )}
+      {here ? (
+        <Fold title={WORDS.whatCameOfIt} note={WORDS.whatCameOfItHelp} begins={begins('came-of-it')}>
+          <Outcomes facts={facts} plant={plant} here={here} />
+        </Fold>
       ) : null}
-      <Rule />
-      <OtherSpots facts={facts} plant={plant} month={month} />
-      <Rule />
-      <PlantMakeup facts={facts} plant={plant} />
-      {known ? <Figures facts={facts} plant={plant} known={known} /> : null}
-      <Rule />
-      <EditOrTakeOut facts={facts} plant={plant} />
-      <Rule />
-      <PlantJournal facts={facts} plant={plant} />
-    </Page>
+      <Fold title={WORDS.whatItIs} note={WORDS.whatItIsHelp} begins={begins('what')}>
+        <PlantMakeup facts={facts} plant={plant} />
+        {known ? <Figures facts={facts} plant={plant} known={known} /> : null}
+      </Fold>
+      <Fold
+        key={editing}
+        title={WORDS.edit}
+        note={WORDS.editHelp}
+        begins={editing > 0 ? 'shut' : isDrafted ? 'open' : begins('edit')}
+      >
+        <FactForm list="plants" initial={plant} onSaved={() => setEditing(editing + 1)} />
+        <TakeOut facts={facts} plant={plant} />
+      </Fold>
+      <View style={{ paddingTop: SPACE.m }}>
+        <PlantJournal facts={facts} plant={plant} />
+      </View>
+    </View>
   );
 }
 
@@ -98,32 +182,13 @@ function Head({ facts, plant, fit, month }: PlantGiven & { readonly fit: PlantAn
   );
 }
 
-function OtherSpots({ facts, plant, month }: PlantGiven & { readonly month: number }) {
+function OtherSpots({ facts, plant }: PlantGiven) {
   const change = useHome((state) => state.change);
-  const now = useNow();
-  const ranking = useRanking(facts, plant);
-  const ranked = shownValue(ranking);
-  const moveTo = (spotId: string) =>
-    void change(`Moved ${plantName(facts, plant)} to ${spotPlace(facts, spotId)}`, [
-      carried(plant, spotId, dateAt(facts, now)),
-    ]);
-  return (
-    <>
-      <Heading>{plant.spotId ? 'Better spots' : 'Spots for it'}</Heading>
-      {ranked ? (
-        <SpotChoices
-          facts={facts}
-          ranked={ranked}
-          month={month}
-          here={plant.spotId}
-          verb="Move here"
-          onChoose={moveTo}
-        />
-      ) : (
-        <Pending asked={ranking} />
-      )}
-    </>
-  );
+  const today = dateAt(facts, useNow());
+  const name = plantName(facts, plant);
+  const moveTo = (spotId: string, others: readonly Change[]) =>
+    void change(WORDS.movedTo(name, spotPlace(facts, spotId)), [carried(plant, spotId, today), ...others]);
+  return <SpotChoices facts={facts} plant={plant} name={name} verb={WORDS.moveHere} onChoose={moveTo} />;
 }
 
 function Figures({ facts, plant, known }: PlantGiven & { readonly known: Known }) {
@@ -132,10 +197,10 @@ function Figures({ facts, plant, known }: PlantGiven & { readonly known: Known }
     <>
       <Row>
         <TextLink href={{ pathname: '/catalogue/[taxonId]', params: { taxonId: plant.taxonId } }}>
-          {`${latinName(facts, plant)} in the catalogue`}
+          {WORDS.inCatalogue(latinName(facts, plant))}
         </TextLink>
         <Button onPress={() => setFigures(figures === 'shown' ? 'hidden' : 'shown')}>
-          {figures === 'shown' ? 'Hide its figures' : 'Correct a figure for this plant'}
+          {figures === 'shown' ? WORDS.hideItsFigures : WORDS.correctFigure}
         </Button>
       </Row>
       {figures === 'shown' ? (
@@ -145,26 +210,17 @@ function Figures({ facts, plant, known }: PlantGiven & { readonly known: Known }
   );
 }
 
-function EditOrTakeOut({ facts, plant }: PlantGiven) {
+function TakeOut({ facts, plant }: PlantGiven) {
   const change = useHome((state) => state.change);
-  const [editing, setEditing] = useState<'no' | 'yes'>('no');
+  const name = plantName(facts, plant);
   const takeOut = async () => {
     const { gone } = fallenWith(facts, [{ list: 'plants', id: plant.id }]);
     const drops = gone.map(({ list, id }) => drop(list, id));
-    const outcome = await change(`Took out ${plantName(facts, plant)}`, drops);
-    if (outcome === 'stored') router.replace('/plants');
+    if ((await change(WORDS.tookOut(name), drops)) === 'stored') router.replace('/plants');
   };
   return (
-    <>
-      <Row>
-        <Button onPress={() => setEditing(editing === 'yes' ? 'no' : 'yes')}>
-          {editing === 'yes' ? 'Close the form' : 'Edit'}
-        </Button>
-        <Button kind="danger" label={`Take out ${plantName(facts, plant)}`} onPress={() => void takeOut()}>
-          Take out
-        </Button>
-      </Row>
-      {editing === 'yes' ? <FactForm list="plants" initial={plant} onSaved={() => setEditing('no')} /> : null}
-    </>
+    <Button kind="danger" onPress={() => void takeOut()} style={{ alignSelf: 'flex-start' }}>
+      {WORDS.takeOut(name)}
+    </Button>
   );
 }

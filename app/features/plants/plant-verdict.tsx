@@ -1,20 +1,21 @@
-/** A plant's verdict where it stands: how long it lives, its first sign, its flowers; what is wrong, and what would help. */
+/**
+ * A plant's verdict where it stands: how long it lives, its first sign, its flowers; what is wrong, and what would
+ * help.
+ */
 import { troublesFor, urgencyOf, type HomeFacts, type Plant, type PlantAnswer, type YearFit } from '@dulvan/core';
 import { View } from 'react-native';
 import { FactorSign } from '../../parts/factor-sign';
 import { MendList } from '../../parts/mends';
-import { ReserveCurve } from '../../parts/reserve-curve';
 import { firstSign, flowersSentence, poorYearWords, verdictSentence } from '../../parts/verdict-words';
 import { GOAL_WORD, troubleSentence } from '../../parts/words';
 import { useMends } from '../../state/questions';
 import { useUnits } from '../../state/settings';
-import { useSpotAnswer, useVerdicts } from '../../state/verdicts';
-import { useWhen } from '../../state/year';
+import { useVerdicts } from '../../state/verdicts';
 import { TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
+import { Waiting } from '../../ui/waiting';
 import { Body, Small, Strong } from '../../ui/type';
-import { FitYear } from './fit-year';
-import { Outcomes } from './outcomes';
+import { PLANT_VERDICT as WORDS } from './plants-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -27,25 +28,19 @@ const SHOWN_TROUBLES = 3;
 
 export function PlantVerdict({ facts, plant, answer, month }: Given) {
   const { state } = useVerdicts();
-  const when = useWhen(facts);
-  const here = useSpotAnswer(plant.spotId);
-  const working = state === 'working' && plant.spotId ? <Small>Working it out anew …</Small> : null;
-  if (!answer?.fit) return working;
+  if (!answer?.fit) {
+    // What is not known yet is not asserted: the shape of what comes stands in its place.
+    return state === 'working' && plant.spotId ? <Waiting lines={4} words={WORDS.workingOut} /> : null;
+  }
   const { fit, targets } = answer;
   return (
     <View style={{ gap: SPACE.s }}>
-      {working}
       <InWords fit={fit} targets={targets} goal={plant.goal} />
-      {here ? (
-        <ReserveCurve targets={targets} conditions={here.conditions} month={when.month} left={answer.reserveLeft} />
-      ) : null}
       <Troubles fit={fit} goal={plant.goal} />
       <Help facts={facts} plant={plant} answer={answer} />
-      <FitYear months={fit.months} month={month} />
       <TextLink href={{ pathname: '/why', params: { figure: 'fit', plant: plant.id, month: String(month) } }}>
-        Why this verdict
+        {WORDS.whyThisVerdict}
       </TextLink>
-      {here ? <Outcomes facts={facts} plant={plant} here={here} /> : null}
     </View>
   );
 }
@@ -61,10 +56,10 @@ function InWords({
   return (
     <View style={{ gap: 2 }}>
       <Strong testID="plant-verdict">{`${verdictSentence(fit.verdict)}.`}</Strong>
-      {sign ? <Body>{`First sign: ${sign}.`}</Body> : null}
+      {sign ? <Body>{WORDS.firstSign(sign)}</Body> : null}
       {poor ? <Body>{poor}</Body> : null}
       {fit.flowers ? <Body testID="plant-flowers">{flowersSentence(fit.flowers, units)}</Body> : null}
-      <Small>{`What you want of it: ${GOAL_WORD[goal].toLowerCase()}.`}</Small>
+      <Small>{WORDS.whatYouWant(GOAL_WORD[goal].toLowerCase())}</Small>
     </View>
   );
 }
@@ -72,7 +67,7 @@ function InWords({
 function Troubles({ fit, goal }: { readonly fit: YearFit; readonly goal: Plant['goal'] }) {
   const units = useUnits();
   const troubles = troublesFor(goal, fit);
-  if (troubles.length === 0) return <Body>Nothing is wrong for that, all year.</Body>;
+  if (troubles.length === 0) return <Body>{WORDS.nothingIsWrong}</Body>;
   return (
     <>
       {troubles.slice(0, SHOWN_TROUBLES).map((trouble) => (

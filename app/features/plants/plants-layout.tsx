@@ -1,19 +1,28 @@
-/** The list and, where there is room, the chosen plant beside it; on a phone one or the other. */
+/** The list, with each plant's year where there is room; with a chosen plant beside it, or on a phone in its place. */
 import { View } from 'react-native';
+import type { PlantPart } from '../../parts/plant-part';
 import { useInk, useIsWide } from '../../ui/use-ink';
 import { PlantScreen } from './plant-screen';
 import { PlantsScreen } from './plants-screen';
 
-export function PlantsLayout({ plantId }: { readonly plantId?: string }) {
+interface Given {
+  readonly plantId?: string;
+  /** The part of the plant's sheet that is asked for. */
+  readonly open?: PlantPart;
+}
+
+export function PlantsLayout({ plantId, open }: Given) {
   const wide = useIsWide();
   const { line } = useInk();
-  if (!wide) return plantId ? <PlantScreen plantId={plantId} /> : <PlantsScreen />;
+  const sheet = plantId ? <PlantScreen plantId={plantId} {...(open ? { open } : {})} /> : null;
+  if (!wide) return sheet ?? <PlantsScreen />;
+  if (!plantId) return <PlantsScreen years="shown" />;
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
-      <View style={{ width: 420, borderRightWidth: 1, borderColor: line }}>
-        <PlantsScreen {...(plantId ? { chosenId: plantId } : {})} />
+      <View style={{ width: 330, borderRightWidth: 1, borderColor: line }}>
+        <PlantsScreen chosenId={plantId} />
       </View>
-      <View style={{ flex: 1 }}>{plantId ? <PlantScreen plantId={plantId} /> : null}</View>
+      <View style={{ flex: 1 }}>{sheet}</View>
     </View>
   );
 }

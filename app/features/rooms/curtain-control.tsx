@@ -8,6 +8,7 @@ import { useHome } from '../../state/home';
 import { Choices } from '../../ui/choices';
 import { SPACE } from '../../ui/theme';
 import { Small, Strong } from '../../ui/type';
+import { CURTAIN_CONTROL as WORDS } from './rooms-words';
 
 export function CurtainControl({ window }: { readonly window: Window }) {
   const tryOut = useHome((state) => state.tryOut);
@@ -15,11 +16,11 @@ export function CurtainControl({ window }: { readonly window: Window }) {
   const choose = (curtainId: string) => {
     const { name } = curtains.find((candidate) => candidate.id === curtainId)!;
     const isBare = curtainId === 'none';
-    const summary = isBare ? `${window.name}: curtain taken away` : `${window.name}: ${name.toLowerCase()} shut`;
+    const summary = isBare ? WORDS.curtainTakenAway(window.name) : WORDS.curtainShut(window.name, name.toLowerCase());
     const now = isBare ? [] : [{ ...(first ?? hungAnew(curtainId)), curtainId }];
     tryOut(summary, [patch('windows', window.id, { curtains: [...now, ...others] })]);
   };
-  const label = `Curtain at the ${window.name.toLowerCase()}`;
+  const label = WORDS.curtainAt(window.name.toLowerCase());
   return (
     <View style={{ gap: SPACE.xs }}>
       <Strong>{label}</Strong>
@@ -29,9 +30,9 @@ export function CurtainControl({ window }: { readonly window: Window }) {
         value={first?.curtainId ?? 'none'}
         onValue={choose}
       />
-      {first ? <Small>{`Shut ${hoursOf(first)}`}</Small> : null}
+      {first ? <Small>{WORDS.shut(hoursOf(first))}</Small> : null}
       {others.map((curtain) => (
-        <Small key={curtain.curtainId}>{`Behind it: ${nameOf(curtain).toLowerCase()}, shut ${hoursOf(curtain)}`}</Small>
+        <Small key={curtain.curtainId}>{WORDS.behindIt(nameOf(curtain).toLowerCase(), hoursOf(curtain))}</Small>
       ))}
     </View>
   );
@@ -40,4 +41,4 @@ export function CurtainControl({ window }: { readonly window: Window }) {
 const nameOf = ({ curtainId }: HungCurtain) => curtains.find(({ id }) => id === curtainId)?.name ?? curtainId;
 
 const hoursOf = ({ fromMinute, toMinute, months }: HungCurtain) =>
-  `from ${clock(fromMinute)} to ${clock(toMinute)}${months.length < 12 ? ` in ${months.length} months` : ''}`;
+  WORDS.shutFromTo(clock(fromMinute), clock(toMinute), months.length < 12 ? WORDS.inMonths(months.length) : '');

@@ -4,11 +4,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 import { Button } from '../../ui/button';
+import { Table } from '../../ui/table';
 import { FONT, SPACE } from '../../ui/theme';
-import { Figure, Small } from '../../ui/type';
+import { Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { mol } from '../../parts/words';
 import { MONTH_NAMES } from '../../ui/months';
+import { LIGHT_YEAR_CHART as WORDS } from './rooms-words';
 
 const SOURCES = ['sun', 'sky', 'ground', 'obstruction', 'reflected', 'lamps'] as const;
 type Source = (typeof SOURCES)[number];
@@ -17,7 +19,7 @@ const SOURCE_WORD: Record<Source, string> = {
   sky: 'Sky',
   ground: 'Ground',
   obstruction: 'Houses',
-  reflected: 'Off the walls',
+  reflected: 'Reflected',
   lamps: 'Lamps',
 };
 
@@ -25,7 +27,10 @@ function sharesOf({ shares }: Condition): Record<Source, number> {
   return { ...shares, lamps: Object.values(shares.lamps).reduce((sum, dli) => sum + dli, 0) };
 }
 
-/** Takes a drawing out of the order of the keys: the chart's own parts can be focused. The table below it says the same. */
+/**
+ * Takes a drawing out of the order of the keys: the chart's own parts can be focused. The table below it says the
+ * same.
+ */
 const outOfReach = (drawing: View | null) => (drawing as unknown as Element | null)?.setAttribute?.('inert', '');
 
 export default function LightYearChart({ conditions }: { readonly conditions: readonly Condition[] }) {
@@ -36,7 +41,7 @@ export default function LightYearChart({ conditions }: { readonly conditions: re
   const sourced = { conditions, shares, used };
   return (
     <View style={{ gap: SPACE.xs }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
-      <Small>Light by month, mol a day</Small>
+      <Small>{WORDS.lightByMonth}</Small>
       {width > 0 ? (
         <View aria-hidden ref={outOfReach} style={{ pointerEvents: 'none' }}>
           <Bars {...sourced} width={width} />
@@ -44,9 +49,9 @@ export default function LightYearChart({ conditions }: { readonly conditions: re
       ) : null}
       <Legend used={used} />
       <Button onPress={() => setTable(table === 'shown' ? 'hidden' : 'shown')} style={{ alignSelf: 'flex-start' }}>
-        {table === 'shown' ? 'Hide the table' : 'Show as a table'}
+        {table === 'shown' ? WORDS.hideTable : WORDS.showAsTable}
       </Button>
-      {table === 'shown' ? <Table {...sourced} /> : null}
+      {table === 'shown' ? <SourceTable {...sourced} /> : null}
     </View>
   );
 }
@@ -103,36 +108,16 @@ function Legend({ used }: Pick<Sourced, 'used'>) {
   );
 }
 
-function Table({ conditions, shares, used }: Sourced) {
+function SourceTable({ conditions, shares, used }: Sourced) {
   return (
-    <View role="table" aria-label="Light by month and source, mol a day">
-      <View role="row" style={{ flexDirection: 'row' }}>
-        <Cell head>Month</Cell>
-        {used.map((source) => (
-          <Cell head key={source}>
-            {SOURCE_WORD[source]}
-          </Cell>
-        ))}
-        <Cell head>All</Cell>
-      </View>
-      {conditions.map((condition, i) => (
-        <View role="row" key={condition.month} style={{ flexDirection: 'row' }}>
-          <Cell>{MONTH_NAMES[i]!.slice(0, 3)}</Cell>
-          {used.map((source) => (
-            <Cell key={source}>{mol(shares[i]![source])}</Cell>
-          ))}
-          <Cell>{mol(condition.dli)}</Cell>
-        </View>
-      ))}
-    </View>
-  );
-}
-
-function Cell({ children, head = false }: { readonly children: string; readonly head?: boolean }) {
-  return (
-    <View role={head ? 'columnheader' : 'cell'} style={{ flex: 1 }}>
-      {head ? <Small>{children}</Small> : <Figure>{children}</Figure>}
-    </View>
+    <Table
+      name={WORDS.lightByMonthAndSource}
+      columns={[{ name: WORDS.month }, ...used.map((source) => ({ name: SOURCE_WORD[source] })), { name: WORDS.all }]}
+      rows={conditions.map(({ month, dli }, i) => ({
+        key: String(month),
+        cells: [MONTH_NAMES[i]!.slice(0, 3), ...used.map((source) => mol(shares[i]![source])), mol(dli)],
+      }))}
+    />
   );
 }
 

@@ -1,7 +1,6 @@
 /** A room under the light of a month: its plan, its stands, who stands where. */
 import { compassWord, sideBearing, type HomeFacts, type MonthFit, type Room } from '@dulvan/core';
 import { router } from 'expo-router';
-import { useMemo } from 'react';
 import { View } from 'react-native';
 import { shownValue, useSunlightMap } from '../../state/questions';
 import { useVerdicts } from '../../state/verdicts';
@@ -19,9 +18,13 @@ import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { length, mol, plantName } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { CurtainControl } from './curtain-control';
+import { spotsOn } from '../../parts/in-order';
+import { useFits } from '../../parts/use-fits';
+import { useSpotLight } from '../../parts/use-spot-light';
 import { useMonth } from '../../parts/use-month';
 import { RoomPlan } from '../../parts/room-plan';
 import { WashLegend } from './wash-legend';
+import { ROOMS_SCREEN as WORDS } from './rooms-words';
 
 export function RoomsScreen({ roomId }: { readonly roomId: string | null }) {
   const facts = useFacts();
@@ -32,9 +35,9 @@ export function RoomsScreen({ roomId }: { readonly roomId: string | null }) {
       <TwoPanes
         first={
           <>
-            <Title>No room yet</Title>
-            <Body>Draw the first one: its walls, its windows, what holds your plants.</Body>
-            <TextLink href="/place/rooms/new">Add a room</TextLink>
+            <Title>{WORDS.noRoomYet}</Title>
+            <Body>{WORDS.beginWith}</Body>
+            <TextLink href="/place/rooms/new">{WORDS.addRoom}</TextLink>
           </>
         }
         second={null}
@@ -46,30 +49,18 @@ export function RoomsScreen({ roomId }: { readonly roomId: string | null }) {
 
 const largestFirst = (rooms: readonly Room[]) => [...rooms].sort((p, q) => q.widthM * q.depthM - p.widthM * p.depthM);
 
-/** The fit in a month of whoever stands at each spot. */
-function useFits(facts: HomeFacts, month: number): Map<string, MonthFit | null> {
-  const { answers } = useVerdicts();
-  return useMemo(() => {
-    const byPlant = new Map(answers?.plants.map((answer) => [answer.plantId, answer.fit?.months[month - 1] ?? null]));
-    return new Map(
-      facts.plants.flatMap((plant) =>
-        plant.spotId === null ? [] : [[plant.spotId, byPlant.get(plant.id) ?? null] as const],
-      ),
-    );
-  }, [facts, answers, month]);
-}
-
 function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: Room }) {
   const [month, setMonth] = useMonth();
   const asked = useSunlightMap(facts, room.id);
   const wash = shownValue(asked);
   const fits = useFits(facts, month);
+  const dliAt = useSpotLight(month);
   const units = useUnits();
   const outer = facts.rooms.find((other) => other.id === room.insideRoomId);
   const first = (
     <>
       <Choices
-        label="Room"
+        label={WORDS.room}
         choices={largestFirst(facts.rooms).map(({ id, name }) => ({ value: id, word: name }))}
         value={room.id}
         onValue={(id) => router.navigate({ pathname: '/rooms/[roomId]', params: { roomId: id } })}
@@ -77,13 +68,17 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
       <View>
         <Title>{room.name}</Title>
         <Small>
-          {length(room.widthM, units)} by {length(room.depthM, units)}, {length(room.heightM, units)} high · wall A
-          looks {compassWord(sideBearing(room, 'a'))}
-          {outer ? ` · stands in ${outer.name}` : ''}
+          {WORDS.sizeAndFacing(
+            length(room.widthM, units),
+            length(room.depthM, units),
+            length(room.heightM, units),
+            compassWord(sideBearing(room, 'a')),
+            outer ? WORDS.standsIn(outer.name) : '',
+          )}
         </Small>
       </View>
       <Drawing
-        name={`${facts.home.name}, ${room.name}: mean daily light in ${monthName(month)}`}
+        name={WORDS.pictureOf(facts.home.name, room.name, monthName(month))}
         minHeight={260}
         legend={wash ? <WashLegend heightM={wash.heightM} /> : <Pending asked={asked} />}
       >
@@ -95,16 +90,16 @@ function RoomView({ facts, room }: { readonly facts: HomeFacts; readonly room: R
             wash={wash}
             width={width}
             fits={fits}
+            dliAt={dliAt}
             onSpot={(spotId) => router.push({ pathname: '/spots/[spotId]', params: { spotId } })}
           />
         )}
       </Drawing>
       <View style={{ gap: SPACE.xs }}>
-        <Strong>{monthName(month)}: mean daily light</Strong>
+        <Strong>{WORDS.meanDailyLight(monthName(month))}</Strong>
         <MonthSlider month={month} onMonth={setMonth} />
-        <TextLink href={{ pathname: '/light/day/[roomId]', params: { roomId: room.id } }}>
-          Through a day, hour by hour
-        </TextLink>
+        <TextLink href={{ pathname: '/light/day/[roomId]', params: { roomId: room.id } }}>{WORDS.throughADay}</TextLink>
+        <TextLink href={{ pathname: '/air/[roomId]', params: { roomId: room.id } }}>{WORDS.itsAir}</TextLink>
       </View>
     </>
   );
@@ -128,21 +123,21 @@ function RoomContents({ facts, room, month, fits }: ContentsGiven) {
       {windows.map((window) => (
         <CurtainControl key={window.id} window={window} />
       ))}
-      {stands.length === 0 ? <Body>Nothing here holds plants yet.</Body> : null}
+      {stands.length === 0 ? <Body>{WORDS.nothingHereHoldsPlants}</Body> : null}
       {stands.map((stand) => {
         const tiers = facts.tiers.filter((tier) => tier.standId === stand.id).sort((p, q) => q.heightM - p.heightM);
-        const spots = tiers.flatMap((tier) => facts.spots.filter((spot) => spot.tierId === tier.id));
+        const spots = tiers.flatMap((tier) => spotsOn(facts, tier.id));
         return (
           <View key={stand.id} style={{ gap: SPACE.xs }}>
             <View
               style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', flexWrap: 'wrap' }}
             >
-              <Heading>{stand.name}</Heading>
+              <Heading style={{ flexShrink: 1 }}>{stand.name}</Heading>
               <TextLink
                 href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}
-                label={`Look along ${stand.name}`}
+                label={WORDS.sideViewOf(stand.name)}
               >
-                Look along it
+                {WORDS.sideView}
               </TextLink>
             </View>
             {spots.map((spot) => {
@@ -152,24 +147,19 @@ function RoomContents({ facts, room, month, fits }: ContentsGiven) {
                 <RowLink
                   key={spot.id}
                   href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}
-                  label={`${spot.name}${plant ? `, ${plantName(facts, plant)}` : ', free'}`}
-                >
-                  {plant ? <FitMark fit={fits.get(spot.id) ?? null} /> : <View style={{ width: 24 }} />}
-                  <View style={{ flex: 1 }}>
-                    <Body>{spot.name}</Body>
-                    <Small>{plant ? plantName(facts, plant) : 'Free'}</Small>
-                  </View>
-                  <Body style={{ fontVariant: ['tabular-nums'] }}>
-                    {dli === undefined ? '…' : `${mol(dli)} mol a day`}
-                  </Body>
-                </RowLink>
+                  label={WORDS.spotAndWho(spot.name, plant ? plantName(facts, plant) : WORDS.freeSpot)}
+                  mark={plant ? <FitMark fit={fits.get(spot.id) ?? null} /> : <View style={{ width: 24 }} />}
+                  title={spot.name}
+                  note={plant ? plantName(facts, plant) : WORDS.free}
+                  value={dli === undefined ? '…' : WORDS.molDay(mol(dli))}
+                />
               );
             })}
           </View>
         );
       })}
       <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'rooms', id: room.id } }}>
-        Edit this room, its windows and stands
+        {WORDS.editThisRoom}
       </TextLink>
     </>
   );

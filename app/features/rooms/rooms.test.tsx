@@ -1,11 +1,12 @@
 /** Rooms from above, along a stand, and one spot's year. */
-import { fireEvent, render, screen } from '@testing-library/react-native';
+import { fireEvent, render, screen, within } from '@testing-library/react-native';
 import { PaperProvider } from 'react-native-paper';
-import { Text as SvgText } from 'react-native-svg';
+import { Circle, Text as SvgText } from 'react-native-svg';
 import { useHome } from '../../state/home';
 import { went } from '../../testing/router.mock';
-import { open, settled, shadePlant, showHome, shownHome } from '../../testing/shown-home';
+import { open, settled, shadePlant, showHome, shownHome, sunPlant } from '../../testing/shown-home';
 import { lightTheme } from '../../ui/theme';
+import { RoomPlan } from '../../parts/room-plan';
 import { RoomsScreen } from './rooms-screen';
 import { SpotScreen } from './spot-screen';
 import { StandElevation } from './stand-elevation';
@@ -34,6 +35,7 @@ describe('a room', () => {
 
   it('tries a curtain out before it is kept', async () => {
     await open(<RoomsScreen roomId="r" />);
+    fireEvent.press(screen.getByLabelText(/^Curtain at the window: No curtain/));
     fireEvent.press(screen.getByLabelText('Sheer white curtain'));
     await settled();
     const { trial } = useHome.getState();
@@ -66,9 +68,47 @@ describe('a spot', () => {
   it('shows six figures, each with a way into its arithmetic', async () => {
     await open(<SpotScreen spotId="dim" />);
     expect(screen.getAllByLabelText(/^Why this number: /)).toHaveLength(6);
-    expect(screen.getByTestId('figure-dli')).toHaveTextContent(/^[\d.]+ mol a day$/);
+    expect(screen.getByTestId('figure-dli')).toHaveTextContent(/^[\d.]+ mol a day: (very )?(dim|medium|bright)$/);
     expect(screen.getByLabelText(shadePlant.name)).toBeTruthy();
     expect(screen.getByText('Would do best here')).toBeTruthy();
+  });
+});
+
+describe('a plan', () => {
+  const ringsOf = (dliAt: ReadonlyMap<string, number>) => {
+    const room = shownHome.rooms.find(({ id }) => id === 'r')!;
+    const drawn = render(
+      <PaperProvider theme={lightTheme}>
+        <RoomPlan facts={shownHome} room={room} month={6} wash={null} width={360} dliAt={dliAt} />
+      </PaperProvider>,
+    );
+    return drawn.root
+      .findAllByType(Circle)
+      .flatMap(({ props }) => (props.opacity === undefined ? [] : [props.opacity]));
+  };
+
+  it('rings each spot with the light at its own leaves, where that is known', () => {
+    const known = new Map([
+      ['dim', 1],
+      ['bright', 9],
+    ]);
+    expect(ringsOf(known).sort()).toEqual([washOpacity(1), washOpacity(9)]);
+    expect(ringsOf(new Map())).toEqual([]);
+  });
+});
+
+describe('who would do best on a spot', () => {
+  it('names own plants that would gain by it, with what they have now', async () => {
+    await open(<SpotScreen spotId="bright" />);
+    const row = within(screen.getByTestId('own-plants')).getByText(new RegExp(`^${sunPlant.name}$`));
+    expect(row).toBeTruthy();
+    expect(within(screen.getByTestId('own-plants')).getByText(/\d+ % now, /)).toBeTruthy();
+  });
+
+  it('says so where none would', async () => {
+    showHome({ ...shownHome, plants: [{ ...sunPlant, spotId: 'bright' }] });
+    await open(<SpotScreen spotId="dim" />);
+    expect(screen.getByText('None of your plants would gain by standing here.')).toBeTruthy();
   });
 });
 
@@ -92,7 +132,16 @@ describe('a spot’s place', () => {
 describe('what would do best at a spot', () => {
   it('counts the grower’s own taxa and corrections in', async () => {
     const ofOwn = (
-      figure: 'light.thrivesFrom' | 'light.survives' | 'light.thrivesTo' | 'light.scorches',
+      figure:
+        | 'light.thrivesFrom'
+        | 'light.survives'
+        | 'light.thrivesTo'
+        | 'light.scorches'
+        | 'warmth.nightFrom'
+        | 'warmth.lowest'
+        | 'warmth.highest'
+        | 'warmth.dayTo'
+        | 'moisture.vpdTo',
       value: number,
     ) => ({
       id: figure,
@@ -106,6 +155,7 @@ describe('what would do best at a spot', () => {
     });
     showHome({
       ...shownHome,
+      spots: shownHome.spots.map((spot) => ({ ...spot, freeHeightM: 1 })),
       ownTaxa: [
         {
           id: 'own-1',
@@ -122,10 +172,16 @@ describe('what would do best at a spot', () => {
         ofOwn('light.thrivesFrom', 0.2),
         ofOwn('light.thrivesTo', 40),
         ofOwn('light.scorches', 60),
+        // The sill is cold by night, and warm and dry by day.
+        ofOwn('warmth.nightFrom', 5),
+        ofOwn('warmth.lowest', 0),
+        ofOwn('warmth.highest', 50),
+        ofOwn('warmth.dayTo', 40),
+        ofOwn('moisture.vpdTo', 3),
         { ...ofOwn('light.scorches', 2000), id: 'peak', figure: 'light.peakPpfd' as const },
       ],
     });
-    await open(<SpotScreen spotId="dim" />);
+    await open(<SpotScreen spotId="bright" />);
     expect(screen.getAllByText('Aaa the undemanding').length).toBeGreaterThan(0);
   });
 });

@@ -7,6 +7,7 @@ import { SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Heading, Small } from '../../ui/type';
 import { length } from '../../parts/words';
+import { SPOT_PLACE as WORDS } from './rooms-words';
 
 const CM_PER_M = 100;
 
@@ -23,22 +24,22 @@ export function SpotPlace({
   const units = useUnits();
   const move = (given: Partial<Spot>) => {
     const after = { ...spot, ...given };
-    tryOut(`${spot.name} ${length(after.alongM, units)} along, ${length(after.acrossM, units)} across ${stand.name}`, [
+    tryOut(WORDS.placeSummary(spot.name, length(after.alongM, units), length(after.acrossM, units), stand.name), [
       patch('spots', spot.id, given),
     ]);
   };
   const room = facts.rooms.find((candidate) => candidate.id === stand.roomId);
   const ways = [
-    { name: 'From its end toward wall D', field: 'alongM', at: spot.alongM, most: stand.widthM },
-    { name: 'From its edge toward wall A', field: 'acrossM', at: spot.acrossM, most: stand.depthM },
+    { name: WORDS.alongWallD, field: 'alongM', at: spot.alongM, most: stand.widthM },
+    { name: WORDS.acrossWallA, field: 'acrossM', at: spot.acrossM, most: stand.depthM },
   ] as const;
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>Its place on the stand</Heading>
-      <Small>{`Draw it along ${stand.name}${room ? ` in the ${room.name.toLowerCase()}` : ''}: its light follows. Nothing is stored until you keep it.`}</Small>
+      <Heading>{WORDS.itsPlaceOnStand}</Heading>
+      <Small>{WORDS.dragIt(stand.name, room ? WORDS.inRoom(room.name.toLowerCase()) : '')}</Small>
       {ways.map(({ name, field, at, most }) => (
         <View key={field}>
-          <Small>{`${name}: ${length(at, units)} of ${length(most, units)}`}</Small>
+          <Small>{WORDS.atOfMost(name, length(at, units), length(most, units))}</Small>
           <StepSlider
             label={name}
             value={Math.round(at * CM_PER_M)}

@@ -1,36 +1,36 @@
 /** A spot's year: light by source, sun, day length, who stands here and what would do well here. */
 import type { Condition, HomeFacts, Plant, Spot, SpotAnswer } from '@dulvan/core';
+import { router } from 'expo-router';
 import { Suspense, lazy } from 'react';
 import { View } from 'react-native';
-import { shownValue, useBestTaxa } from '../../state/questions';
 import { usePlantAnswer, useSpotAnswer } from '../../state/verdicts';
-import { Pending } from '../../parts/pending';
 import { useFacts } from '../../state/home';
 import { useUnits } from '../../state/settings';
-import { useTaxa } from '../../state/taxa';
 import { RowLink, TextLink } from '../../ui/button';
-import { FitMark } from '../../parts/fit-mark';
 import { verdictSentence } from '../../parts/verdict-words';
 import { MonthSlider } from '../../ui/month-slider';
 import { Row, TwoPanes } from '../../ui/page';
-import { SPACE } from '../../ui/theme';
+import { Table } from '../../ui/table';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import {
   ageOf,
   brightness,
-  commonName,
   count,
   degrees,
   fitShare,
   hours,
   latinName,
+  lightWord,
   mol,
   plantName,
 } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { NotHere } from '../../parts/not-here';
+import { SpotPlan } from '../../parts/spot-plan';
 import { SpotPlace } from './spot-place';
 import { useMonth } from '../../parts/use-month';
+import { SPOT_SCREEN as WORDS } from './rooms-words';
+import { WouldDoWell } from './would-do-well';
 
 const LightYearChart = lazy(() => import('./light-year-chart'));
 
@@ -56,7 +56,7 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
       <Title>{spot.name}</Title>
       {answer ? (
         <>
-          <Suspense fallback={<Small>Drawing …</Small>}>
+          <Suspense fallback={<Small>{WORDS.drawing}</Small>}>
             <LightYearChart conditions={answer.conditions} />
           </Suspense>
           <MonthSlider month={month} onMonth={setMonth} />
@@ -64,17 +64,23 @@ function SpotView({ facts, spot }: { readonly facts: HomeFacts; readonly spot: S
           <MonthFigures condition={answer.conditions[month - 1]!} spotId={spot.id} />
         </>
       ) : (
-        <Small>Working …</Small>
+        <Small>{WORDS.working}</Small>
       )}
     </>
   );
   const second = (
     <>
-      <Heading>{plants.length > 0 ? 'Stands here' : 'Nobody stands here'}</Heading>
+      <Heading>{plants.length > 0 ? WORDS.standsHere : WORDS.noPlantHere}</Heading>
       {plants.map((plant) => (
         <Standing key={plant.id} facts={facts} plant={plant} />
       ))}
       <LightLinks spotId={spot.id} />
+      <SpotPlan
+        facts={facts}
+        spotId={spot.id}
+        month={month}
+        onSpot={(spotId) => router.replace({ pathname: '/spots/[spotId]', params: { spotId } })}
+      />
       <SpotPlace facts={facts} spot={spot} stand={stand} />
       {answer ? <WouldDoWell facts={facts} spotId={spot.id} month={month} /> : null}
     </>
@@ -87,13 +93,15 @@ function Standing({ facts, plant }: { readonly facts: HomeFacts; readonly plant:
   const fit = usePlantAnswer(plant.id)?.fit;
   const name = plantName(facts, plant);
   return (
-    <RowLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }} label={name}>
-      <View style={{ flex: 1 }}>
-        <Body>{name}</Body>
-        <Small>{latinName(facts, plant)}</Small>
-        {fit ? <Small>{`${verdictSentence(fit.verdict)} · ${fitShare(fit.verdict.score)}`}</Small> : null}
-      </View>
-    </RowLink>
+    <RowLink
+      href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}
+      label={name}
+      title={name}
+      note={[
+        latinName(facts, plant),
+        ...(fit ? [`${verdictSentence(fit.verdict)} · ${fitShare(fit.verdict.score)}`] : []),
+      ].join('\n')}
+    />
   );
 }
 
@@ -106,50 +114,47 @@ function MonthFigures({ condition, spotId }: { readonly condition: Condition; re
   });
   const rows: readonly (readonly [name: string, value: string, note: string, figure: string])[] = [
     [
-      'Light',
-      `${mol(condition.dli)} mol a day`,
-      `dull day ${mol(condition.dliDullDay)}, bright day ${mol(condition.dliBrightDay)}`,
+      WORDS.light,
+      WORDS.molInAWord(mol(condition.dli), lightWord(condition.dli)),
+      WORDS.dullAndBright(mol(condition.dliDullDay), mol(condition.dliBrightDay)),
       'dli',
     ],
-    ['Brightest hour', brightness(condition.peakPpfd, units), 'on a clear day', 'peak'],
+    [WORDS.brightestHour, brightness(condition.peakPpfd, units), WORDS.onClearDay, 'peak'],
+    [WORDS.directSun, hours(condition.sunHoursLikely), WORDS.ifEveryDayClear(hours(condition.sunHoursPossible)), 'sun'],
+    [WORDS.dayLength, hours(condition.dayH), WORDS.longestNight(hours(condition.longestNightH)), 'day'],
     [
-      'Direct sun',
-      hours(condition.sunHoursLikely),
-      `${hours(condition.sunHoursPossible)} if every day were clear`,
-      'sun',
-    ],
-    ['Day length', hours(condition.dayH), `longest night ${hours(condition.longestNightH)}`, 'day'],
-    [
-      'Warmth',
-      `${degrees(condition.air.dayC, units)} by day`,
-      `${degrees(condition.air.nightC, units)} by night`,
+      WORDS.warmth,
+      WORDS.byDay(degrees(condition.air.dayC, units)),
+      WORDS.byNight(degrees(condition.air.nightC, units)),
       'air',
     ],
-    ['Moisture', `${Math.round(condition.air.dayRh)} % by day`, `VPD ${condition.vpdDay.toFixed(2)} kPa`, 'vpd'],
+    [
+      WORDS.moisture,
+      WORDS.moistureByDay(Math.round(condition.air.dayRh)),
+      WORDS.vpdKpa(condition.vpdDay.toFixed(2)),
+      'vpd',
+    ],
   ];
   return (
-    <View role="table" aria-label={`Figures for ${monthName(month)}`}>
-      {rows.map(([name, value, note, figure]) => (
-        <View role="row" key={name} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 48 }}>
-          <View role="rowheader" style={{ width: 92 }}>
-            <Body>{name}</Body>
-          </View>
-          <View role="cell" style={{ flex: 1 }}>
+    <Table
+      name={WORDS.figuresFor(monthName(month))}
+      columns={[{ share: 2 }, { share: 5 }, { align: 'right' }]}
+      rows={rows.map(([name, value, note, figure]) => ({
+        key: name,
+        cells: [
+          name,
+          <View key={name}>
             <Body testID={`figure-${figure}`}>{value}</Body>
             <Small>{note}</Small>
-          </View>
-          <View role="cell">
-            <TextLink href={why(figure)} label={`Why this number: ${name}`}>
-              Why
-            </TextLink>
-          </View>
-        </View>
-      ))}
-    </View>
+          </View>,
+          <TextLink key={figure} href={why(figure)} label={WORDS.whyThisNumber(name)}>
+            {WORDS.why}
+          </TextLink>,
+        ],
+      }))}
+    />
   );
 }
-
-const SHOWN = 6;
 
 /** What readings have changed here: before, after, and how old they are. */
 function Corrected({
@@ -171,25 +176,23 @@ function Corrected({
   const words = (name: string, given: NonNullable<SpotAnswer['calibration']>['daylight']) => {
     if (!given) return null;
     const { factor, doubt, spread, readings } = given;
-    const differ = spread === null ? '' : ` that differ by ${Math.round(spread * 100)} %`;
+    const differ = spread === null ? '' : WORDS.thatDifferBy(Math.round(spread * 100));
     const newestAt = newest(
       facts,
       readings.map((entry) => entry.readingId),
     );
     return [
-      `${name} as measured: ${factor.toFixed(2)} times the computed, within ${Math.round(doubt * 100)} %,`,
-      `from ${count(readings.length, 'reading')}${differ}, the newest ${ageOf(newestAt)}.`,
+      WORDS.asMeasured(name, factor.toFixed(2), Math.round(doubt * 100)),
+      WORDS.fromReadings(count(readings.length, 'reading'), differ, ageOf(newestAt)),
     ].join(' ');
   };
   return (
     <View style={{ gap: 2 }}>
-      {[words('Daylight', calibration.daylight), words('Lamp light', calibration.lamps)].map((line) =>
+      {[words(WORDS.daylight, calibration.daylight), words(WORDS.lampLight, calibration.lamps)].map((line) =>
         line ? <Body key={line}>{line}</Body> : null,
       )}
-      <Small testID="before-readings">
-        {`${monthName(month)}: ${mol(before)} mol a day as computed, ${mol(dli)} with readings.`}
-      </Small>
-      <TextLink href="/light/readings">Its readings</TextLink>
+      <Small testID="before-readings">{WORDS.withReadings(monthName(month), mol(before), mol(dli))}</Small>
+      <TextLink href="/light/readings">{WORDS.itsReadings}</TextLink>
     </View>
   );
 }
@@ -200,47 +203,14 @@ const newest = (facts: HomeFacts, ids: readonly string[]) =>
 function LightLinks({ spotId }: { readonly spotId: string }) {
   return (
     <View>
-      <Heading>Its light</Heading>
+      <Heading>{WORDS.itsLight}</Heading>
       <Row>
-        <TextLink href={{ pathname: '/light/reading/[spotId]', params: { spotId } }}>Take a reading</TextLink>
-        <TextLink href={{ pathname: '/light/year/[spotId]', params: { spotId } }}>Every day and hour</TextLink>
-        <TextLink href={{ pathname: '/light/beside/[spotId]', params: { spotId } }}>Hold it beside others</TextLink>
+        <TextLink href={{ pathname: '/light/reading/[spotId]', params: { spotId } }}>{WORDS.takeReading}</TextLink>
+        <TextLink href={{ pathname: '/light/year/[spotId]', params: { spotId } }}>{WORDS.everyDayAndHour}</TextLink>
+        <TextLink href={{ pathname: '/light/beside/[spotId]', params: { spotId } }}>
+          {WORDS.compareWithOtherSpots}
+        </TextLink>
       </Row>
-    </View>
-  );
-}
-
-/** The taxa that a spot's whole year suits best. */
-function WouldDoWell({
-  facts,
-  spotId,
-  month,
-}: {
-  readonly facts: HomeFacts;
-  readonly spotId: string;
-  readonly month: number;
-}) {
-  const taxa = useTaxa();
-  const asked = useBestTaxa(facts, spotId, taxa, SHOWN);
-  const best = shownValue(asked);
-  return (
-    <View style={{ gap: SPACE.xs }}>
-      <Heading>Would do best here</Heading>
-      <Small>From the catalogue and your own taxa, grown plants, over the whole year.</Small>
-      <Pending asked={asked} />
-      {best?.map(({ taxonId, fit }) => {
-        const taxon = taxa.find((candidate) => candidate.id === taxonId)!;
-        return (
-          <View key={taxonId} style={{ flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 44 }}>
-            <FitMark fit={fit.months[month - 1] ?? null} />
-            <View style={{ flex: 1 }}>
-              <Body>{commonName(taxon)}</Body>
-              <Small>{`${taxon.name} · ${verdictSentence(fit.verdict).toLowerCase()}`}</Small>
-            </View>
-            <Body>{fitShare(fit.verdict.score)}</Body>
-          </View>
-        );
-      })}
     </View>
   );
 }

@@ -1,4 +1,6 @@
-/** A stand from the side along its longer edge, floor to ceiling: boards, lamps with their light, and who stands where. */
+/**
+ * A stand from the side along its longer edge, floor to ceiling: boards, lamps with their light, and who stands where.
+ */
 import {
   leafHeights,
   type HomeFacts,
@@ -12,6 +14,7 @@ import Svg, { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT } from '../../ui/theme';
 import { useInk } from '../../ui/use-ink';
 import { plantName } from '../../parts/words';
+import { STAND_ELEVATION as WORDS } from './rooms-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -32,10 +35,10 @@ const ASSUMED_CM = 15;
 /** Who stands on a tier from left to right, in so many lines at most. */
 function namesOn(facts: HomeFacts, spots: readonly Spot[], most: number): string[] {
   const names = spots.map((spot) => {
-    const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
-    return plant ? plantName(facts, plant) : 'Free';
+    const here = facts.plants.filter((candidate) => candidate.spotId === spot.id);
+    return here.map((plant) => plantName(facts, plant)).join(' + ') || WORDS.free;
   });
-  return names.length <= most ? names : [...names.slice(0, most - 1), `and ${names.length - most + 1} more`];
+  return names.length <= most ? names : [...names.slice(0, most - 1), WORDS.andMore(names.length - most + 1)];
 }
 
 /** The stand's own measures on the drawing. */
@@ -70,7 +73,7 @@ export function StandElevation({ facts, stand, roomHeightM, width, month }: Give
   const tiers = facts.tiers.filter((tier) => tier.standId === stand.id).sort((p, q) => p.heightM - q.heightM);
   const hasNames = width - namesFrom(scale) >= LEAST_FOR_NAMES;
   return (
-    <Svg width={width} height={elevationHeight(width)} role="img" aria-label={`${stand.name} from the side`}>
+    <Svg width={width} height={elevationHeight(width)} role="img" aria-label={WORDS.fromTheSide(stand.name)}>
       <Line {...ends} y1={y(0)} y2={y(0)} stroke={ink.ink} strokeWidth={3} />
       <Line {...ends} y1={y(roomHeightM)} y2={y(roomHeightM)} stroke={ink.line} strokeWidth={2} />
       {tiers.map((tier, at) => {
@@ -184,29 +187,35 @@ interface OnSpotGiven extends OnTier {
   readonly spot: Spot;
 }
 
-/** Who stands on a spot, or that it is free. */
+/** Who stands on a spot, side by side where there are several, or that it is free. */
 function OnSpot({ facts, tier, spot, scale: { alongX, pixelsPerM, x, y } }: OnSpotGiven) {
   const ink = useInk();
-  const plant = facts.plants.find((candidate) => candidate.spotId === spot.id);
+  const here = facts.plants.filter((candidate) => candidate.spotId === spot.id);
   const middle = x(alongX ? spot.alongM : spot.acrossM);
   const base = y(tier.heightM) - 2;
   const half = Math.max(5, (spot.sizeM * pixelsPerM) / 3);
-  if (!plant) {
+  if (here.length === 0) {
     const free = { x: middle - half, y: base - 14, width: half * 2, height: 14 };
     return <Rect {...free} fill="none" stroke={ink.soft} strokeWidth={1} strokeDasharray="2 2" />;
   }
-  const top = base - Math.min((plant.heightCm ?? ASSUMED_CM) / 100, spot.freeHeightM) * pixelsPerM;
-  const foot = half * 0.6;
-  const here = facts.plants.filter((candidate) => candidate.spotId === spot.id);
+  const own = half / here.length;
   return (
     <>
-      <Polygon
-        points={`${middle - foot},${base} ${middle + foot},${base} ${middle + half},${top} ${middle - half},${top}`}
-        fill={ink.factor.air}
-        opacity={0.35}
-        stroke={ink.factor.air}
-        strokeWidth={1.2}
-      />
+      {here.map(({ id, heightCm }, i) => {
+        const centre = middle - half + (2 * i + 1) * own;
+        const top = base - Math.min((heightCm ?? ASSUMED_CM) / 100, spot.freeHeightM) * pixelsPerM;
+        const foot = own * 0.6;
+        return (
+          <Polygon
+            key={id}
+            points={`${centre - foot},${base} ${centre + foot},${base} ${centre + own},${top} ${centre - own},${top}`}
+            fill={ink.factor.air}
+            opacity={0.35}
+            stroke={ink.factor.air}
+            strokeWidth={1.2}
+          />
+        );
+      })}
       <Judged
         heights={leafHeights(here, spot.freeHeightM)}
         middle={middle}

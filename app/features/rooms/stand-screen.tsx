@@ -9,14 +9,16 @@ import { FitMark } from '../../parts/fit-mark';
 import { MonthSlider } from '../../ui/month-slider';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
-import { Body, Heading, Small, Title } from '../../ui/type';
+import { Heading, Small, Title } from '../../ui/type';
 import { mol, plantName } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { NotHere } from '../../parts/not-here';
+import { spotsOn } from '../../parts/in-order';
 import { LampHours } from '../../parts/lamp-hours';
 import { StandElevation } from './stand-elevation';
 import { LampsTouched } from '../../parts/lamp-touched';
 import { useMonth } from '../../parts/use-month';
+import { STAND_SCREEN as WORDS } from './rooms-words';
 
 export function StandScreen({ standId }: { readonly standId: string }) {
   const facts = useFacts();
@@ -36,21 +38,18 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
     <>
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
       <Title>{stand.name}</Title>
-      <Drawing name={`${facts.home.name}, ${room.name}: ${stand.name} in ${monthName(month)}`} minHeight={300}>
+      <Drawing name={WORDS.pictureOf(facts.home.name, room.name, stand.name, monthName(month))} minHeight={300}>
         {(width) => (
           <StandElevation facts={facts} stand={stand} roomHeightM={room.heightM} width={width} month={month} />
         )}
       </Drawing>
-      <Small>
-        A plant’s light is judged at the solid line through its leaves for the day’s sum, and at the dashed line on its
-        top for the brightest hour.
-      </Small>
+      <Small>{WORDS.howToRead}</Small>
       <LampsTouched facts={facts} tierIds={tierIds} />
       <MonthSlider month={month} onMonth={setMonth} />
       {circuits.map((circuit) => (
         <LampHours key={circuit.id} circuit={circuit} month={month} />
       ))}
-      {lamps.length === 0 ? <Small>No lamp hangs here.</Small> : null}
+      {lamps.length === 0 ? <Small>{WORDS.noLampHangsHere}</Small> : null}
       <IntoOpening facts={facts} stand={stand} />
     </>
   );
@@ -66,7 +65,7 @@ function StandView({ facts, stand }: { readonly facts: HomeFacts; readonly stand
         />
       ))}
       <TextLink href={{ pathname: '/place/[list]/[id]', params: { list: 'stands', id: stand.id } }}>
-        Edit this stand, its tiers and lamps
+        {WORDS.editThisStand}
       </TextLink>
     </>
   );
@@ -84,14 +83,14 @@ function IntoOpening({ facts, stand }: SillGiven) {
   const free = openingsFor(facts, stand);
   if (free.length === 0) return null;
   const set = (window: Window) => () =>
-    tryOut(`${stand.name} in the opening of ${window.name}`, intoOpening(facts, stand, window));
+    tryOut(WORDS.inOpeningOf(stand.name, window.name), intoOpening(facts, stand, window));
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Small>
-        In the opening of its window a sill gets the light of the glass beside it; a shut curtain hangs behind it.
-      </Small>
+      <Small>{WORDS.aboutOpening}</Small>
       {free.map((window) => (
-        <Button key={window.id} onPress={set(window)}>{`Set it into the opening of ${window.name}`}</Button>
+        <Button key={window.id} onPress={set(window)}>
+          {WORDS.setIntoOpening(window.name)}
+        </Button>
       ))}
     </View>
   );
@@ -108,20 +107,18 @@ function TierSpots({ facts, tier, month, lamps }: TierGiven) {
   const height = `${Math.round(tier.heightM * 100)} cm`;
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>{`Tier at ${height}`}</Heading>
+      <Heading>{WORDS.tierAt(height)}</Heading>
       {lamps === 'some' ? (
         <TextLink
           href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }}
-          label={`Lamps over the tier at ${height}`}
+          label={WORDS.lampsOverTierAt(height)}
         >
-          Under its lamps: spread, height, hours
+          {WORDS.underItsLamps}
         </TextLink>
       ) : null}
-      {facts.spots
-        .filter((spot) => spot.tierId === tier.id)
-        .map((spot) => (
-          <SpotRow key={spot.id} facts={facts} spot={spot} month={month} />
-        ))}
+      {spotsOn(facts, tier.id).map((spot) => (
+        <SpotRow key={spot.id} facts={facts} spot={spot} month={month} />
+      ))}
     </View>
   );
 }
@@ -135,17 +132,13 @@ function SpotRow({ facts, spot, month }: { readonly facts: HomeFacts; readonly s
   return (
     <RowLink
       href={{ pathname: '/spots/[spotId]', params: { spotId: spot.id } }}
-      label={`${spot.name}, ${who ?? 'free'}`}
-    >
-      {plant ? <FitMark fit={fit} /> : <View style={{ width: 24 }} />}
-      <View style={{ flex: 1 }}>
-        <Body>{who ?? 'Free'}</Body>
-        <Small>{spot.name}</Small>
-      </View>
-      <View style={{ alignItems: 'flex-end' }}>
-        <Body testID={`dli-${spot.id}`}>{condition ? `${mol(condition.dli)} mol a day` : '…'}</Body>
-        <Small>{monthName(month)}</Small>
-      </View>
-    </RowLink>
+      label={WORDS.spotAndWho(spot.name, who ?? WORDS.freeSpot)}
+      mark={plant ? <FitMark fit={fit} /> : <View style={{ width: 24 }} />}
+      title={who ?? WORDS.free}
+      note={spot.name}
+      value={condition ? WORDS.molDay(mol(condition.dli)) : '…'}
+      valueTestID={`dli-${spot.id}`}
+      valueNote={monthName(month)}
+    />
   );
 }

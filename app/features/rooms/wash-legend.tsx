@@ -4,6 +4,7 @@ import { SPACE } from '../../ui/theme';
 import { Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { WASH_STEPS, washOpacity } from '../../parts/wash';
+import { WASH_LEGEND as WORDS } from './rooms-words';
 
 export function WashLegend({ heightM }: { readonly heightM: number }) {
   const { wash, line } = useInk();
@@ -17,9 +18,7 @@ export function WashLegend({ heightM }: { readonly heightM: number }) {
           <Small>{from}</Small>
         </View>
       ))}
-      <Small>
-        mol a day and more, {Math.round(heightM * 100)} cm above the floor; below {WASH_STEPS[0]} nothing is drawn
-      </Small>
+      <Small>{WORDS.howToRead(Math.round(heightM * 100), WASH_STEPS[0])}</Small>
     </View>
   );
 }

@@ -3,56 +3,65 @@ import { router } from 'expo-router';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
 import { EXPORT_PATH } from '@dulvan/contract';
+import type { HomeFacts } from '@dulvan/core';
 import { BASE } from '../../state/api';
 import { useHome } from '../../state/home';
 import { useSettings } from '../../state/settings';
-import { useVerdictsStore } from '../../state/verdicts';
-import { Button } from '../../ui/button';
+import { BringBack } from '../../parts/bring-back';
+import { count } from '../../parts/words';
+import { Button, TextLink } from '../../ui/button';
 import { Choices } from '../../ui/choices';
 import { saveAddress } from '../../ui/files';
-import { Page, Row, Rule } from '../../ui/page';
+import { Row, Rule, TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { newHome } from '../../forms/blank';
 import { FactForm } from '../../forms/fact-form';
+import { SETTINGS_SCREEN as WORDS } from './settings-words';
 
 export function SettingsScreen() {
   const { units, appearance, setUnits, setAppearance } = useSettings();
-  return (
-    <Page>
-      <Title>Settings</Title>
+  const looks = (
+    <>
+      <Title>{WORDS.settings}</Title>
       <Setting
-        label="Temperature"
+        label={WORDS.temperature}
         value={units.temperature}
         onValue={(temperature) => setUnits({ temperature })}
         words={{ C: '°C', F: '°F' }}
       />
       <Setting
-        label="Lengths"
+        label={WORDS.lengths}
         value={units.length}
         onValue={(length) => setUnits({ length })}
-        words={{ cm: 'Centimetres', in: 'Inches' }}
+        words={{ cm: WORDS.centimetres, in: WORDS.inches }}
       />
       <Setting
-        label="Light at a moment"
+        label={WORDS.lightAtMoment}
         value={units.light}
         onValue={(light) => setUnits({ light })}
-        words={{ ppfd: 'PPFD, µmol/m²s', lux: 'Lux of daylight' }}
+        words={{ ppfd: 'PPFD, µmol/m²s', lux: WORDS.luxOfDaylight }}
       />
       <Setting
-        label="Light or dark"
+        label={WORDS.lightOrDark}
         value={appearance}
         onValue={setAppearance}
-        words={{ auto: 'As the device', light: 'Light', dark: 'Dark' }}
+        words={{ auto: WORDS.asDevice, light: WORDS.lightTheme, dark: WORDS.darkTheme }}
       />
-      <Small>On a keyboard, press ? for the list of keys.</Small>
-      <Rule />
+      <Small>{WORDS.keysHint}</Small>
+    </>
+  );
+  const homes = (
+    <>
       <Homes />
+      <BringBack />
+      <TextLink href="/changes">{WORDS.whatWasChanged}</TextLink>
       <Rule />
       <InAndOut />
-    </Page>
+    </>
   );
+  return <TwoPanes first={looks} second={homes} />;
 }
 
 interface SettingGiven<T extends string> {
@@ -88,33 +97,29 @@ function Homes() {
   };
   return (
     <View style={{ gap: SPACE.s }}>
-      <Heading>Homes</Heading>
+      <Heading>{WORDS.homes}</Heading>
       {homes.length > 0 ? (
         <Choices
-          label="Home on screen"
+          label={WORDS.homeShown}
           value={facts?.home.id ?? ''}
           onValue={(id) => void openHome(id)}
           choices={homes.map(({ id, name }) => ({ value: id, word: name }))}
         />
       ) : (
-        <Body>No home is kept here.</Body>
+        <Body>{WORDS.noHomeIsKept}</Body>
       )}
       <Row>
         <Button onPress={() => setAdding(adding === 'yes' ? 'no' : 'yes')}>
-          {adding === 'yes' ? 'No new home' : 'Add a home'}
+          {adding === 'yes' ? WORDS.noNewHome : WORDS.addHome}
         </Button>
         {facts && asking === 'no' ? (
-          <Button kind="danger" onPress={() => setAsking('yes')}>{`Take out ${facts.home.name}`}</Button>
+          <Button kind="danger" onPress={() => setAsking('yes')}>
+            {WORDS.takeOut(facts.home.name)}
+          </Button>
         ) : null}
       </Row>
       {facts && asking === 'yes' ? (
-        <View style={{ gap: SPACE.s }}>
-          <Body>{`${facts.home.name} goes with its ${facts.rooms.length} rooms and ${facts.plants.length} plants. It can be undone.`}</Body>
-          <Row>
-            <Button kind="danger" onPress={() => void takeOut()}>{`Yes, take out ${facts.home.name}`}</Button>
-            <Button onPress={() => setAsking('no')}>Leave it</Button>
-          </Row>
-        </View>
+        <AskTakeOut facts={facts} onYes={() => void takeOut()} onNo={() => setAsking('no')} />
       ) : null}
       {refusal ? <Small style={{ color: danger }}>✕ {refusal}</Small> : null}
       {adding === 'yes' ? (
@@ -133,15 +138,37 @@ function Homes() {
   );
 }
 
+/** A home is taken out only after saying what goes with it. */
+function AskTakeOut({
+  facts,
+  onYes,
+  onNo,
+}: {
+  readonly facts: HomeFacts;
+  readonly onYes: () => void;
+  readonly onNo: () => void;
+}) {
+  const goes = WORDS.roomsAndPlants(count(facts.rooms.length, 'room'), count(facts.plants.length, 'plant'));
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Body>{WORDS.goesWith(facts.home.name, goes)}</Body>
+      <Row>
+        <Button kind="danger" onPress={onYes}>
+          {WORDS.yesTakeOut(facts.home.name)}
+        </Button>
+        <Button onPress={onNo}>{WORDS.leaveIt}</Button>
+      </Row>
+    </View>
+  );
+}
+
 /** More than this is no bundle that this page would send. */
 const LARGEST_BUNDLE = 4_000_000_000;
-
-const FROM_WORD = { browser: 'worked out here', server: 'from the server', kept: 'kept from last time' } as const;
 
 function InAndOut() {
   const { danger } = useInk();
   const importFile = useHome((state) => state.importFile);
-  const { tookMs, from } = useVerdictsStore();
+  const [saving, setSaving] = useState<'no' | 'yes'>('no');
   const chooser = useRef<HTMLInputElement>(null);
   const [message, setMessage] = useState<string | null>(null);
   const chosen = async (event: ChangeEvent<HTMLInputElement>) => {
@@ -149,43 +176,42 @@ function InAndOut() {
     event.target.value = '';
     if (!file) return;
     if (file.size > LARGEST_BUNDLE) {
-      setMessage(`The file is larger than ${LARGEST_BUNDLE / 1e9} GB: no bundle is.`);
+      setMessage(WORDS.fileIsLarger(LARGEST_BUNDLE / 1e9));
       return;
     }
     setMessage('');
     const refusal = await importFile(file);
     setMessage(refusal?.message ?? null);
   };
+  const save = () => {
+    saveAddress(`${BASE}${EXPORT_PATH}`);
+    setSaving('yes');
+  };
   return (
     <View style={{ gap: SPACE.s }}>
-      <Heading>Everything in and out</Heading>
-      <Body>
-        One zip of open formats holds all homes and plants, the journal, what you wrote down, samples and files.
-        Bringing one in replaces the homes of the same key; that can be undone.
-      </Body>
+      <Heading>{WORDS.inAndOut}</Heading>
+      <Body>{WORDS.aboutInAndOut}</Body>
       <Row>
-        <Button kind="main" onPress={() => saveAddress(`${BASE}${EXPORT_PATH}`)}>
-          Export everything
+        <Button kind="main" onPress={save}>
+          {WORDS.saveEverything}
         </Button>
-        <Button onPress={() => chooser.current?.click()}>Import a bundle</Button>
+        <Button onPress={() => chooser.current?.click()}>{WORDS.openSavedFile}</Button>
       </Row>
       <input
         ref={chooser}
         type="file"
         accept=".zip,.json,application/zip,application/json"
-        aria-label="Bundle file"
+        aria-label={WORDS.savedFile}
         onChange={(event) => void chosen(event)}
         style={{ display: 'none' }}
       />
-      {message === '' ? <Small>Bringing it in …</Small> : null}
+      {message === '' ? <Small>{WORDS.readingIt}</Small> : null}
       {message ? (
         <View role="alert">
           <Body style={{ color: danger }}>✕ {message}</Body>
         </View>
       ) : null}
-      {tookMs === null ? null : (
-        <Small testID="took">{`The last answers took ${Math.round(tookMs)} ms${from ? `, ${FROM_WORD[from]}` : ''}.`}</Small>
-      )}
+      {saving === 'yes' ? <Small>{WORDS.browserIsSaving}</Small> : null}
     </View>
   );
 }

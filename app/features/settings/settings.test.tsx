@@ -24,7 +24,7 @@ it('asks before a home is taken out, and does nothing when it is left', async ()
   useHome.setState({ wipe: wiped });
   await open(<SettingsScreen />);
   fireEvent.press(screen.getByLabelText(`Take out ${shownHome.home.name}`));
-  expect(screen.getByText(/goes with its 2 rooms and 2 plants. It can be undone/)).toBeTruthy();
+  expect(screen.getByText(/goes with its 2 rooms and 2 plants. You can bring it back/)).toBeTruthy();
   fireEvent.press(screen.getByLabelText('Leave it'));
   expect(wiped).not.toHaveBeenCalled();
   fireEvent.press(screen.getByLabelText(`Take out ${shownHome.home.name}`));

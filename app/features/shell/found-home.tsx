@@ -3,21 +3,21 @@ import { View } from 'react-native';
 import { TextLink } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { Body, Title } from '../../ui/type';
+import { BringBack } from '../../parts/bring-back';
 import { newHome } from '../../forms/blank';
 import { FactForm } from '../../forms/fact-form';
+import { FOUND_HOME as WORDS } from './shell-words';
 
-export function FoundHome() {
+export default function FoundHome() {
   return (
     <Page>
-      <Title>Where do your plants live?</Title>
-      <Body>
-        Light follows from the place. Give it a name and say where it is, to about a degree; rooms, windows and plants
-        come next.
-      </Body>
+      <Title>{WORDS.whereDoYourPlants}</Title>
+      <Body>{WORDS.intro}</Body>
       <FactForm list="home" initial={newHome()} isNew />
+      <BringBack />
       <View>
-        <Body>Have a bundle from another Dulvan?</Body>
-        <TextLink href="/settings">Bring it in under Settings</TextLink>
+        <Body>{WORDS.haveSavedFile}</Body>
+        <TextLink href="/settings">{WORDS.openItUnderSettings}</TextLink>
       </View>
     </Page>
   );

@@ -58,9 +58,11 @@ it('offers to take back what just happened, and can be closed', async () => {
     notice: { text: 'Moved it', undo: [{ homeId: 'h', entryId: 'e' }] },
   });
   await openShell();
-  fireEvent.press(screen.getByLabelText('Undo'));
+  fireEvent.press(screen.getByText('Undo'));
   await settled();
   expect(undone).toEqual([[{ homeId: 'h', entryId: 'e' }]]);
+  act(() => useHome.setState({ notice: { text: 'Moved it', undo: [] } }));
+  expect(screen.queryByText('Undo')).toBeNull();
   fireEvent.press(screen.getByLabelText('Close this message'));
   expect(screen.queryByText('Moved it')).toBeNull();
 });

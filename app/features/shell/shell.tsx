@@ -1,17 +1,25 @@
 /** The frame round every screen: where one is, what is being tried out, what just happened. */
 import { Link, Slot, usePathname } from 'expo-router';
-import { useEffect } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { Suspense, lazy, useEffect } from 'react';
+import { Platform, Text, View, type TextStyle } from 'react-native';
+import { Snackbar, Text as PaperText, TouchableRipple } from 'react-native-paper';
 import { useHome } from '../../state/home';
 import { useLive } from '../../state/use-live';
 import { useKeepVerdicts, useVerdictsStore } from '../../state/verdicts';
 import { Button } from '../../ui/button';
 import { Icon } from '../../ui/icon';
-import { FONT, SPACE, TOUCH } from '../../ui/theme';
+import { Progress } from '../../ui/progress';
+import { rem } from '../../ui/rem';
+import { FONT, SPACE } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
-import { FoundHome } from './found-home';
 import { Shortcuts } from './shortcuts';
+import { TrialEffect } from './trial-effect';
+import { useFocusOnArrival } from './use-focus';
+import { SHELL as WORDS } from './shell-words';
+
+/** Forms are loaded where there is something to fill in: most first screens have nothing. */
+const FoundHome = lazy(() => import('./found-home'));
 
 /** Each place, with the addresses beside its own that lie in it. */
 const PLACES = [
@@ -32,11 +40,13 @@ export function Shell() {
   useEffect(() => void load(), [load]);
   useKeepVerdicts();
   useLive();
+  useFocusOnArrival(path);
   const opensWithoutHome = path === '/settings';
   return (
     <View style={{ flex: 1, backgroundColor: paper, flexDirection: wide ? 'row' : 'column' }}>
       {wide ? <Places path={path} /> : null}
       <View role="main" style={{ flex: 1 }}>
+        <Working />
         {status === 'ready' || (status === 'none' && opensWithoutHome) ? <Slot /> : <Waiting />}
         <View>
           <TrialBar />
@@ -56,12 +66,11 @@ function Places({ path }: { readonly path: string }) {
   const side = { flexDirection: 'column', borderRightWidth: 1, width: 112, paddingTop: SPACE.m } as const;
   const foot = { flexDirection: 'row', borderTopWidth: 1 } as const;
   return (
-    <View role="navigation" aria-label="Main" style={[edge, wide ? side : foot]}>
-      {wide ? <Text style={[NAME, { color: ink.ink }]}>Dulvan</Text> : null}
+    <View role="navigation" aria-label={WORDS.main} style={[edge, wide ? side : foot]}>
+      {wide ? <Text style={[NAME, { color: ink.ink }]}>{WORDS.dulvan}</Text> : null}
       {PLACES.map((place) => (
         <PlaceLink key={place.href} place={place} path={path} />
       ))}
-      <Working />
     </View>
   );
 }
@@ -72,6 +81,10 @@ const NAME = {
   paddingHorizontal: SPACE.m,
   paddingBottom: SPACE.m,
 } as const;
+
+/** Six places share the width of a phone: their words grow with the browser's text as far as a sixth of it has room. */
+const FITS_THE_BAR: TextStyle =
+  Platform.OS === 'web' ? { fontSize: 'min(0.8125rem, 3.4vw)' as unknown as number, lineHeight: rem(16) } : {};
 
 interface PlaceLinkGiven {
   readonly place: (typeof PLACES)[number];
@@ -85,41 +98,36 @@ function PlaceLink({ place: { href, word, icon, also }, path }: PlaceLinkGiven) 
   const color = isHere ? ink.accent : ink.soft;
   return (
     <Link href={href} asChild>
-      <Pressable
+      <TouchableRipple
         role="link"
         aria-label={word}
         {...(isHere ? { 'aria-current': 'page' as const } : {})}
         style={{
           flex: wide ? undefined : 1,
           minHeight: 56,
-          alignItems: 'center',
           justifyContent: 'center',
-          gap: 2,
           borderTopWidth: wide ? 0 : 3,
           borderLeftWidth: wide ? 3 : 0,
           borderColor: isHere ? ink.accent : 'transparent',
         }}
       >
-        <Icon name={icon} size={22} color={color} aria-hidden />
-        <Text style={{ fontFamily: FONT.lettering, fontSize: 13, color }}>{word}</Text>
-      </Pressable>
+        <View style={{ alignItems: 'center', gap: 2 }}>
+          <Icon name={icon} size={22} color={color} aria-hidden />
+          <PaperText variant="labelMedium" style={[{ color }, wide ? {} : FITS_THE_BAR]}>
+            {word}
+          </PaperText>
+        </View>
+      </TouchableRipple>
     </Link>
   );
 }
 
-/** That something is being worked out; it may lie over what is on screen, so it has paper behind it. */
+/** That something is being worked out: a line above the screen, which lies over nothing. */
 function Working() {
-  const ink = useInk();
-  const wide = useIsWide();
   const { working, share } = useVerdictsStore();
-  const place = wide
-    ? { left: SPACE.m, bottom: SPACE.m, backgroundColor: ink.sheet }
-    : { right: SPACE.s, top: -26, backgroundColor: ink.paper };
   return (
-    <View role="status" aria-live="polite" style={{ position: 'absolute', paddingHorizontal: SPACE.xs, ...place }}>
-      {working === 'yes' ? (
-        <Small>{share === null ? 'Working …' : `Working … ${Math.round(share * 100)} %`}</Small>
-      ) : null}
+    <View style={{ height: 3 }}>
+      {working === 'yes' ? <Progress label={WORDS.workingOutLight} share={share} /> : null}
     </View>
   );
 }
@@ -128,16 +136,21 @@ function Waiting() {
   const status = useHome((state) => state.status);
   const failure = useHome((state) => state.failure);
   const load = useHome((state) => state.load);
-  if (status === 'none') return <FoundHome />;
+  if (status === 'none')
+    return (
+      <Suspense fallback={<Small>{WORDS.opening}</Small>}>
+        <FoundHome />
+      </Suspense>
+    );
   return (
     <View style={{ flex: 1, padding: SPACE.l, gap: SPACE.m }}>
       {status === 'failed' ? (
         <>
           <Body>{failure}</Body>
-          <Button onPress={() => void load()}>Try again</Button>
+          <Button onPress={() => void load()}>{WORDS.tryAgain}</Button>
         </>
       ) : (
-        <Small>Opening …</Small>
+        <Small>{WORDS.opening}</Small>
       )}
     </View>
   );
@@ -153,7 +166,7 @@ function TrialBar() {
   return (
     <View
       role="region"
-      aria-label="Not kept yet"
+      aria-label={WORDS.notKeptYet}
       style={{
         backgroundColor: ink.sheet,
         borderTopWidth: 2,
@@ -166,66 +179,44 @@ function TrialBar() {
       }}
     >
       <View style={{ flex: 1, minWidth: 160 }}>
-        <Small>Trying, not kept yet</Small>
+        <Small>{WORDS.tryingNotKeptYet}</Small>
         <Body>{trial.summaries.join('; ')}</Body>
+        <TrialEffect />
       </View>
-      <Button onPress={putBack}>Put back</Button>
+      <Button onPress={putBack}>{WORDS.putBack}</Button>
       <Button kind="main" onPress={() => void keep()}>
-        Keep
+        {WORDS.keep}
       </Button>
     </View>
   );
 }
 
+/** How long a message stays; one that can be undone stays until it can have been read at leisure. */
 const NOTICE_MS = 12_000;
+const UNDOABLE_MS = 40_000;
 
+/** What just happened, with the way back; in the flow of the page, so that it hides nothing. */
 function NoticeBar() {
-  const ink = useInk();
   const notice = useHome((state) => state.notice);
   const tell = useHome((state) => state.tell);
   const undo = useHome((state) => state.undo);
-  useEffect(() => {
-    if (!notice) return undefined;
-    const timer = setTimeout(() => tell(null), NOTICE_MS);
-    return () => clearTimeout(timer);
-  }, [notice, tell]);
   if (!notice) return null;
+  const canUndo = notice.undo.length > 0;
   return (
-    <View
-      role="status"
-      aria-live="polite"
-      style={{
-        backgroundColor: ink.ink,
-        paddingHorizontal: SPACE.m,
-        minHeight: TOUCH,
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: SPACE.s,
-      }}
+    <Snackbar
+      key={notice.text}
+      visible
+      duration={canUndo ? UNDOABLE_MS : NOTICE_MS}
+      onDismiss={() => tell(null)}
+      icon="close"
+      onIconPress={() => tell(null)}
+      iconAccessibilityLabel={WORDS.closeThisMessage}
+      elevation={0}
+      wrapperStyle={{ position: 'relative' }}
+      style={{ margin: 0 }}
+      {...(canUndo ? { action: { label: WORDS.undo, onPress: () => void undo(notice.undo) } } : {})}
     >
-      <Text style={{ flex: 1, fontFamily: FONT.text, fontSize: 15, color: ink.sheet, paddingVertical: SPACE.s }}>
-        {notice.text}
-      </Text>
-      {notice.undo.length > 0 ? (
-        <Pressable
-          role="button"
-          aria-label="Undo"
-          onPress={() => void undo(notice.undo)}
-          style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}
-        >
-          <Text style={{ fontFamily: FONT.strong, fontSize: 15, color: ink.sheet, textDecorationLine: 'underline' }}>
-            Undo
-          </Text>
-        </Pressable>
-      ) : null}
-      <Pressable
-        role="button"
-        aria-label="Close this message"
-        onPress={() => tell(null)}
-        style={{ minHeight: TOUCH, minWidth: TOUCH, justifyContent: 'center', alignItems: 'center' }}
-      >
-        <Text style={{ fontFamily: FONT.strong, fontSize: 18, color: ink.sheet }}>×</Text>
-      </Pressable>
-    </View>
+      {notice.text}
+    </Snackbar>
   );
 }

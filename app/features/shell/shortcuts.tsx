@@ -1,12 +1,12 @@
 /** Keys for the wide screen, and the list of them. They rest while something is being typed. */
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { Platform, Pressable, View } from 'react-native';
+import { Platform, View } from 'react-native';
 import { useHome } from '../../state/home';
-import { Button } from '../../ui/button';
+import { Sheet } from '../../ui/sheet';
 import { SPACE } from '../../ui/theme';
-import { Body, Heading, Strong } from '../../ui/type';
-import { useInk } from '../../ui/use-ink';
+import { Body, Strong } from '../../ui/type';
+import { SHORTCUTS as WORDS } from './shell-words';
 
 const PLACES = { t: '/', r: '/rooms', p: '/plants', c: '/catalogue', l: '/place', s: '/settings' } as const;
 
@@ -19,7 +19,7 @@ const LIST: readonly (readonly [keys: string, does: string])[] = [
   ['S', 'Settings'],
   ['N', 'Add a plant'],
   ['F', 'To the search of this screen'],
-  ['Ctrl Z', 'Take back the last change'],
+  ['Ctrl Z', 'Undo the last change'],
   ['K', 'Keep what is tried'],
   ['Esc', 'Put back what is tried, or close this list'],
   ['?', 'This list'],
@@ -38,15 +38,18 @@ const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
-/** The field that searches this screen is its first text field. */
+/** The field that searches this screen, or its first field. */
 function focusSearch(): void {
-  document
-    .querySelector<HTMLInputElement>('[role="main"] input[type="text"], [role="main"] input:not([type])')
-    ?.focus();
+  const inMain = (selector: string) => document.querySelector<HTMLElement>(`[role="main"] ${selector}`);
+  (inMain('[role="searchbox"]') ?? inMain('input[type="text"]') ?? inMain('input:not([type])'))?.focus();
 }
+
+/** While a sheet is open, keys are for it. */
+const sheetIsOpen = () => document.querySelector('[aria-modal="true"]') !== null;
 
 /** Does what a key stands for, but for the list of keys itself. */
 function act(event: KeyPress): void {
+  if (sheetIsOpen()) return;
   const { undoable, undo, trial, keep, putBack } = useHome.getState();
   const key = event.key.toLowerCase();
   if (event.key === 'Escape') {
@@ -71,7 +74,6 @@ export function Shortcuts() {
   useEffect(() => {
     if (Platform.OS !== 'web') return undefined;
     const pressed = (event: KeyPress) => {
-      if (event.key === 'Escape') setList('hidden');
       if (event.key === '?' && !typing(event.target)) setList((shown) => (shown === 'shown' ? 'hidden' : 'shown'));
       act(event);
     };
@@ -81,29 +83,15 @@ export function Shortcuts() {
   return list === 'hidden' ? null : <KeyList onClose={() => setList('hidden')} />;
 }
 
-const BEHIND = {
-  position: 'absolute',
-  inset: 0,
-  backgroundColor: 'rgba(0, 0, 0, 0.45)',
-  alignItems: 'center',
-  justifyContent: 'center',
-} as const;
-
 function KeyList({ onClose }: { readonly onClose: () => void }) {
-  const ink = useInk();
-  const sheet = { backgroundColor: ink.sheet, borderWidth: 2, borderColor: ink.ink };
   return (
-    <Pressable aria-label="Close the list of keys" onPress={onClose} style={BEHIND}>
-      <View role="dialog" aria-label="Keys" style={[sheet, { padding: SPACE.l, gap: SPACE.s, minWidth: 340 }]}>
-        <Heading>Keys</Heading>
-        {LIST.map(([keys, does]) => (
-          <View key={keys} style={{ flexDirection: 'row', gap: SPACE.m }}>
-            <Strong style={{ width: 72 }}>{keys}</Strong>
-            <Body>{does}</Body>
-          </View>
-        ))}
-        <Button onPress={onClose}>Close</Button>
-      </View>
-    </Pressable>
+    <Sheet title={WORDS.keys} onClose={onClose}>
+      {LIST.map(([keys, does]) => (
+        <View key={keys} style={{ flexDirection: 'row', gap: SPACE.m }}>
+          <Strong style={{ width: 72 }}>{keys}</Strong>
+          <Body style={{ flex: 1 }}>{does}</Body>
+        </View>
+      ))}
+    </Sheet>
   );
 }

@@ -1,11 +1,12 @@
 /** How many plants have too little, right and too much of each factor this month: what the home as a whole lacks. */
-import { FACTORS, type Direction, type FactorFit, type MonthFit } from '@dulvan/core';
+import { FACTORS, type Direction, type Factor, type FactorFit, type MonthFit } from '@dulvan/core';
 import { View } from 'react-native';
 import { FactorSign } from '../../parts/factor-sign';
+import { FACTOR_WORD } from '../../parts/words';
+import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Small } from '../../ui/type';
-import { useInk } from '../../ui/use-ink';
-import { FACTOR_WORD } from '../../parts/words';
+import { FACTOR_TALLY as WORDS } from './today-words';
 
 const DIRECTIONS: readonly { readonly direction: Direction; readonly word: string }[] = [
   { direction: 'too-little', word: 'too little' },
@@ -16,50 +17,29 @@ const DIRECTIONS: readonly { readonly direction: Direction; readonly word: strin
 /** What costs next to nothing is told as right, as in the mark. */
 const shownAs = ({ direction, severity }: FactorFit): Direction => (severity === 'fine' ? 'right' : direction);
 
+const countOf = (fits: readonly MonthFit[], factor: Factor, direction: Direction) =>
+  fits.filter(({ factors }) => factors.some((fit) => fit.factor === factor && shownAs(fit) === direction)).length;
+
 export function FactorTally({ fits }: { readonly fits: readonly MonthFit[] }) {
-  const { line } = useInk();
   if (fits.length === 0) return null;
   return (
-    <View role="table" aria-label="Plants by factor, this month">
-      <View role="row" style={{ flexDirection: 'row', gap: SPACE.s }}>
-        <View role="columnheader" style={{ flex: 2 }}>
-          <Small>Plants with</Small>
-        </View>
-        {DIRECTIONS.map(({ direction, word }) => (
-          <View key={direction} role="columnheader" style={{ flex: 1 }}>
-            <Small style={{ textAlign: 'right' }}>{word}</Small>
-          </View>
-        ))}
-      </View>
-      {FACTORS.map((factor) => (
-        <View
-          key={factor}
-          role="row"
-          style={{
-            flexDirection: 'row',
-            gap: SPACE.s,
-            alignItems: 'center',
-            borderTopWidth: 1,
-            borderColor: line,
-            paddingVertical: SPACE.xs,
-          }}
-        >
-          <View role="rowheader" style={{ flex: 2, flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
+    <Table
+      name={WORDS.plantsByFactor}
+      lines="between"
+      columns={[
+        { name: WORDS.plantsWith, share: 2 },
+        ...DIRECTIONS.map(({ word }) => ({ name: word, align: 'right' as const })),
+      ]}
+      rows={FACTORS.map((factor) => ({
+        key: factor,
+        cells: [
+          <View key={factor} style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
             <FactorSign factor={factor} />
             <Small>{FACTOR_WORD[factor]}</Small>
-          </View>
-          {DIRECTIONS.map(({ direction }) => {
-            const plants = fits.filter((fit) =>
-              fit.factors.some((reading) => reading.factor === factor && shownAs(reading) === direction),
-            ).length;
-            return (
-              <View key={direction} role="cell" style={{ flex: 1 }}>
-                <Small style={{ textAlign: 'right', fontVariant: ['tabular-nums'] }}>{plants}</Small>
-              </View>
-            );
-          })}
-        </View>
-      ))}
-    </View>
+          </View>,
+          ...DIRECTIONS.map(({ direction }) => countOf(fits, factor, direction)),
+        ],
+      }))}
+    />
   );
 }

@@ -7,18 +7,33 @@ import { Button, TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Heading, Small } from '../../ui/type';
 import { useNow } from '../../state/use-now';
+import type { PlantPart } from '../../parts/plant-part';
 import { plantName } from '../../parts/words';
+import { OPEN_QUESTIONS as WORDS } from './today-words';
 
 const QUESTION: Record<Missing, (name: string) => string> = {
-  'known-taxon': (name) => `What is ${name}? Its name is not in the catalogue, so it has no target.`,
-  name: (name) => `What is ${name} called? It is planned from its group until you know.`,
-  spot: (name) => `Where does ${name} stand?`,
-  settled: (name) => `Has ${name} settled? It is still treated as just arrived.`,
-  stage: (name) => `At what stage is ${name} now? What you saw has passed, or has no date.`,
-  state: (name) => `Does ${name} still grow or rest as you saw it? That was three months ago or more.`,
-  hazard: (name) => `Is ${name} harmful? Nobody has said, so it is treated as harmful.`,
-  pot: (name) => `How wide is the pot of ${name}?`,
-  height: (name) => `How tall is ${name}?`,
+  'known-taxon': (name) => WORDS.whatIsIt(name),
+  name: (name) => WORDS.whatIsItCalled(name),
+  spot: (name) => WORDS.whereDoesItStand(name),
+  settled: (name) => WORDS.hasItSettled(name),
+  stage: (name) => WORDS.atWhatStage(name),
+  state: (name) => WORDS.stillAsSeen(name),
+  hazard: (name) => WORDS.isItHarmful(name),
+  pot: (name) => WORDS.howWideIsItsPot(name),
+  height: (name) => WORDS.howTallIsIt(name),
+};
+
+/** The part of a plant's sheet where each is answered. */
+const ANSWERED_AT: Record<Missing, PlantPart> = {
+  'known-taxon': 'what',
+  name: 'what',
+  spot: 'spots',
+  settled: 'edit',
+  stage: 'edit',
+  state: 'edit',
+  hazard: 'what',
+  pot: 'edit',
+  height: 'edit',
 };
 
 const SHOWN_AT_FIRST = 3;
@@ -31,21 +46,23 @@ export function OpenQuestions({ facts }: { readonly facts: HomeFacts }) {
   const shown = all === 'all' ? questions : questions.slice(0, SHOWN_AT_FIRST);
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>Asked of you</Heading>
+      <Heading>{WORDS.questionsForYou}</Heading>
       {shown.map(({ plantId, missing }) => {
         const plant = facts.plants.find((candidate) => candidate.id === plantId)!;
         return (
-          <TextLink key={`${plantId}${missing}`} href={{ pathname: '/plants/[plantId]', params: { plantId } }}>
+          <TextLink
+            key={`${plantId}${missing}`}
+            href={{ pathname: '/plants/[plantId]', params: { plantId, open: ANSWERED_AT[missing] } }}
+          >
             {QUESTION[missing](plantName(facts, plant))}
           </TextLink>
         );
       })}
-      <Small>Answers make the verdicts surer.</Small>
+      <Small>{WORDS.whyWeAsk}</Small>
       {questions.length > SHOWN_AT_FIRST && all === 'some' ? (
-        <Button
-          onPress={() => setAll('all')}
-          style={{ alignSelf: 'flex-start' }}
-        >{`The other ${questions.length - SHOWN_AT_FIRST}`}</Button>
+        <Button onPress={() => setAll('all')} style={{ alignSelf: 'flex-start' }}>
+          {WORDS.theOthers(questions.length - SHOWN_AT_FIRST)}
+        </Button>
       ) : null}
     </View>
   );

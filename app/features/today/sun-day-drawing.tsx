@@ -1,8 +1,8 @@
 /** The day as twenty-four hours: the sun's height over the horizon, twilight, and now. */
 import { civilDateOf, startOfCivilDay, sunPosition, nextCivilDate, type CivilDate, type Home } from '@dulvan/core';
-import { useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { useMemo } from 'react';
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
+import { Fitted } from '../../ui/fitted';
 import { FONT } from '../../ui/theme';
 import { useInk } from '../../ui/use-ink';
 
@@ -17,9 +17,16 @@ interface Given {
   readonly nowMs: number;
 }
 
-export function SunDayDrawing({ home, date, nowMs: now }: Given) {
+export function SunDayDrawing(given: Given) {
+  return (
+    <Fitted minHeight={HEIGHT} style={{ maxWidth: 560 }}>
+      {(width) => <Day {...given} width={width} />}
+    </Fitted>
+  );
+}
+
+function Day({ home, date, nowMs: now, width }: Given & { readonly width: number }) {
   const ink = useInk();
-  const [width, setWidth] = useState(0);
   const startMs = startOfCivilDay(date, home.timeZone);
   const endMs = startOfCivilDay(nextCivilDate(date), home.timeZone);
   const heights = useMemo(
@@ -37,37 +44,33 @@ export function SunDayDrawing({ home, date, nowMs: now }: Given) {
   const today = civilDateOf(now, home.timeZone);
   const isToday = today.day === date.day && today.month === date.month;
   return (
-    <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height: HEIGHT, maxWidth: 560 }}>
-      {width > 0 ? (
-        <Svg width={width} height={HEIGHT} aria-hidden>
-          <Path d={`M0 ${HORIZON} L${above.join(' L')} L${width} ${HORIZON} Z`} fill={ink.wash} opacity={0.35} />
-          <Path d={`M${points.join(' L')}`} stroke={ink.wash} strokeWidth={1.6} fill="none" />
-          <Line x1={0} x2={width} y1={HORIZON} y2={HORIZON} stroke={ink.ink} strokeWidth={1.4} />
-          {isToday ? (
-            <Line
-              x1={x((now - startMs) / (endMs - startMs))}
-              x2={x((now - startMs) / (endMs - startMs))}
-              y1={10}
-              y2={HORIZON + 6}
-              stroke={ink.danger}
-              strokeWidth={1.4}
-            />
-          ) : null}
-          {[0, 6, 12, 18, 24].map((hour) => (
-            <SvgText
-              key={hour}
-              x={x(hour / 24)}
-              y={HEIGHT - 2}
-              textAnchor={hour === 0 ? 'start' : hour === 24 ? 'end' : 'middle'}
-              fontFamily={FONT.lettering}
-              fontSize={13}
-              fill={ink.soft}
-            >
-              {`${hour}`}
-            </SvgText>
-          ))}
-        </Svg>
+    <Svg width={width} height={HEIGHT} aria-hidden>
+      <Path d={`M0 ${HORIZON} L${above.join(' L')} L${width} ${HORIZON} Z`} fill={ink.wash} opacity={0.35} />
+      <Path d={`M${points.join(' L')}`} stroke={ink.wash} strokeWidth={1.6} fill="none" />
+      <Line x1={0} x2={width} y1={HORIZON} y2={HORIZON} stroke={ink.ink} strokeWidth={1.4} />
+      {isToday ? (
+        <Line
+          x1={x((now - startMs) / (endMs - startMs))}
+          x2={x((now - startMs) / (endMs - startMs))}
+          y1={10}
+          y2={HORIZON + 6}
+          stroke={ink.danger}
+          strokeWidth={1.4}
+        />
       ) : null}
-    </View>
+      {[0, 6, 12, 18, 24].map((hour) => (
+        <SvgText
+          key={hour}
+          x={x(hour / 24)}
+          y={HEIGHT - 2}
+          textAnchor={hour === 0 ? 'start' : hour === 24 ? 'end' : 'middle'}
+          fontFamily={FONT.lettering}
+          fontSize={13}
+          fill={ink.soft}
+        >
+          {`${hour}`}
+        </SvgText>
+      ))}
+    </Svg>
   );
 }

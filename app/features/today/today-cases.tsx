@@ -14,6 +14,7 @@ import { Button, TextLink } from '../../ui/button';
 import { Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
+import { TODAY_CASES as WORDS } from './today-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -67,10 +68,9 @@ function CaseGroup({ facts, heading, cases, asked }: GroupGiven) {
         <NeedyPlant key={item.plant.id} facts={facts} item={item} asked={asked} />
       ))}
       {more > 0 && shown === 'some' ? (
-        <Button
-          onPress={() => setShown('all')}
-          label={`${heading}: show the other ${more}`}
-        >{`Show the other ${more}`}</Button>
+        <Button onPress={() => setShown('all')} label={WORDS.showOthersOf(heading, more)}>
+          {WORDS.showOthers(more)}
+        </Button>
       ) : null}
     </View>
   );
@@ -84,9 +84,7 @@ function Mild({ facts, cases }: CasesGiven) {
   return (
     <View style={{ gap: SPACE.xs }}>
       <Button onPress={() => setShown(shown === 'yes' ? 'no' : 'yes')} style={{ alignSelf: 'flex-start' }}>
-        {shown === 'yes'
-          ? 'Hide what could be a little better'
-          : `${count(cases.length, 'plant')} could do a little better`}
+        {shown === 'yes' ? WORDS.hideMild : WORDS.mild(count(cases.length, 'plant'))}
       </Button>
       {shown === 'yes'
         ? cases.map(({ plant, troubles }) => (
@@ -108,13 +106,13 @@ function Nowhere({ facts, answers, asked }: NowhereGiven) {
   if (nowhere.length === 0) return null;
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Heading>Stand nowhere yet</Heading>
+      <Heading>{WORDS.withoutPlaceYet}</Heading>
       {nowhere.slice(0, SHOWN_AT_FIRST).map((plant) => {
         const answer = answers.find(({ plantId }) => plantId === plant.id);
         return (
           <View key={plant.id} role="group" aria-label={plantName(facts, plant)}>
             <TextLink href={{ pathname: '/plants/[plantId]', params: { plantId: plant.id } }}>
-              {`Find a spot for ${plantName(facts, plant)}`}
+              {WORDS.findSpotFor(plantName(facts, plant))}
             </TextLink>
             {answer && answer.targets.length > 0 ? (
               <MendList facts={facts} plant={plant} answer={answer} asked={asked} how="in-short" />

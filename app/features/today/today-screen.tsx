@@ -7,12 +7,14 @@ import {
   lampsTouched,
   sunDay,
   type HomeFacts,
+  type PlantAnswer,
   type PlantCase,
 } from '@dulvan/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { LampsTouched } from '../../parts/lamp-touched';
 import { Failed } from '../../parts/pending';
+import { useFits } from '../../parts/use-fits';
 import { count, hours } from '../../parts/words';
 import { useFacts } from '../../state/home';
 import { useNow } from '../../state/use-now';
@@ -25,8 +27,13 @@ import { Body, Small, Strong, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
+import { HomeDrawing, type Standing } from './home-drawing';
 import { SunDayDrawing } from './sun-day-drawing';
 import { Cases } from './today-cases';
+import { TODAY_SCREEN as WORDS } from './today-words';
+
+/** Height that the drawing of the home may take, px: on a phone the first plant's need still shows below it. */
+const DRAWN_HEIGHT = { phone: 210, wide: 300 } as const;
 
 export function TodayScreen() {
   const facts = useFacts();
@@ -40,6 +47,7 @@ export function TodayScreen() {
   // What is wrong comes first on a phone; where there is room the overview stands beside it.
   const around = answers ? (
     <>
+      <SunOfToday facts={facts} />
       <FactorTally fits={answers.plants.flatMap(({ fit }) => fit?.months[month - 1] ?? [])} />
       <OpenQuestions facts={facts} />
     </>
@@ -50,7 +58,7 @@ export function TodayScreen() {
         <Small>{home.name}</Small>
         <Title>{`${day} ${monthName(month)}`}</Title>
       </View>
-      <SunOfToday facts={facts} />
+      <Standings facts={facts} cases={cases} month={month} />
       <Summary facts={facts} cases={cases} />
       {wide ? around : null}
     </>
@@ -65,6 +73,35 @@ export function TodayScreen() {
   return <TwoPanes first={first} second={second} />;
 }
 
+/** The home drawn small, and what its marks mean. */
+function Standings({ facts, cases, month }: CasesGiven & { readonly month: number }) {
+  const { answers } = useVerdicts();
+  const fits = useFits(facts, month);
+  const wide = useIsWide();
+  const standings = useMemo(() => standingsOf(facts, cases, answers?.plants ?? []), [facts, cases, answers]);
+  if (facts.plants.length === 0) return null;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <HomeDrawing
+        facts={facts}
+        standings={standings}
+        fits={fits}
+        mostHeight={wide ? DRAWN_HEIGHT.wide : DRAWN_HEIGHT.phone}
+      />
+      <Small>{WORDS.howToRead}</Small>
+    </View>
+  );
+}
+
+/** How much each plant stands out; what is still being worked out is not told as well. */
+function standingsOf(facts: HomeFacts, cases: readonly PlantCase[], answers: readonly PlantAnswer[]) {
+  const judged = new Set(answers.filter(({ fit }) => fit).map(({ plantId }) => plantId));
+  const needy = new Map(cases.map(({ plant, urgency }) => [plant.id, urgency === 'mild' ? 'mild' : 'needs'] as const));
+  return new Map<string, Standing>(
+    facts.plants.map(({ id }) => [id, needy.get(id) ?? (judged.has(id) ? 'well' : 'unknown')]),
+  );
+}
+
 interface Given {
   readonly facts: HomeFacts;
 }
@@ -76,9 +113,7 @@ function Summary({ facts, cases }: CasesGiven) {
   return (
     <>
       {failure === null ? null : <Failed message={failure} onRetry={retryVerdicts} />}
-      {state === 'working' ? (
-        <Small>{['Working out the light of every spot …', shareWords(share)].join('')}</Small>
-      ) : null}
+      {state === 'working' ? <Small>{WORDS.workingOut(shareWords(share))}</Small> : null}
       {plants === 0 ? <NoPlants rooms={facts.rooms.length} /> : null}
       {answers && state === 'ready' && plants > 0 ? (
         <Strong testID="today-summary">{summaryWords(facts, cases)}</Strong>
@@ -94,9 +129,7 @@ interface CasesGiven extends Given {
 const shareWords = (share: number | null) => (share === null ? '' : ` ${Math.round(share * 100)} %`);
 
 const wellWords = ({ plants }: HomeFacts) =>
-  plants.some(({ spotId }) => spotId === null)
-    ? 'All plants that have a place do as you want of them.'
-    : 'All plants do as you want of them.';
+  plants.some(({ spotId }) => spotId === null) ? WORDS.allPlacedDoWell : WORDS.allDoWell;
 
 /** "2 plants need something this week, 3 this season; 15 of 24 do as you want." */
 function summaryWords(facts: HomeFacts, cases: readonly PlantCase[]): string {
@@ -104,25 +137,25 @@ function summaryWords(facts: HomeFacts, cases: readonly PlantCase[]): string {
   const [week, season, later] = [of('week'), of('season'), of('later')];
   const well = facts.plants.filter(({ spotId }) => spotId !== null).length - week - season - later;
   if (week + season + later === 0)
-    return lampsTouched(facts).length === 0 ? wellWords(facts) : 'All have the light, warmth and air they want.';
+    return lampsTouched(facts).length === 0 ? wellWords(facts) : WORDS.allHaveWhatTheyWant;
   const needs = [
-    ...(week > 0 ? [`${week} this week`] : []),
-    ...(season > 0 ? [`${season} this season`] : []),
-    ...(later > 0 ? [`${later} when it suits you`] : []),
+    ...(week > 0 ? [WORDS.thisWeek(week)] : []),
+    ...(season > 0 ? [WORDS.thisSeason(season)] : []),
+    ...(later > 0 ? [WORDS.whenItSuitsYou(later)] : []),
   ];
-  return `Need something: ${needs.join(', ')}. ${well} of ${count(facts.plants.length, 'plant')} do as you want.`;
+  return WORDS.needSomething(needs.join(', '), well, count(facts.plants.length, 'plant'));
 }
 
 function NoPlants({ rooms }: { readonly rooms: number }) {
   return rooms === 0 ? (
     <View>
-      <Body>Your home has no room yet. Draw the one your plants stand in: walls, windows, and a stand.</Body>
-      <TextLink href="/place/rooms/new">Add a room</TextLink>
+      <Body>{WORDS.noRoomYet}</Body>
+      <TextLink href="/place/rooms/new">{WORDS.addRoom}</TextLink>
     </View>
   ) : (
     <View>
-      <Body>No plant is kept here yet. Add one: the spots are ranked for it at once.</Body>
-      <TextLink href="/plants/add">Add a plant</TextLink>
+      <Body>{WORDS.noPlantYet}</Body>
+      <TextLink href="/plants/add">{WORDS.addPlant}</TextLink>
     </View>
   );
 }
@@ -136,20 +169,18 @@ function SunOfToday({ facts: { home } }: { readonly facts: HomeFacts }) {
     new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: home.timeZone });
   const words =
     sun.kind === 'always-above'
-      ? 'The sun does not set today'
+      ? WORDS.sunDoesNotSet
       : sun.kind === 'always-below'
-        ? 'The sun does not rise today'
+        ? WORDS.sunDoesNotRise
         : [
-            sun.riseMs === null ? null : `Sun up ${time(sun.riseMs)}`,
-            sun.setMs === null ? null : `down ${time(sun.setMs)}`,
+            sun.riseMs === null ? null : WORDS.sunUp(time(sun.riseMs)),
+            sun.setMs === null ? null : WORDS.sunDown(time(sun.setMs)),
           ]
             .filter(Boolean)
             .join(', ');
   return (
     <View style={{ gap: SPACE.xs }}>
-      <Body testID="sun-today">
-        {`${words} · ${hours(sun.hoursAbove)} of sun, ${hours(civil.hoursAbove)} with twilight`}
-      </Body>
+      <Body testID="sun-today">{WORDS.sunAndTwilight(words, hours(sun.hoursAbove), hours(civil.hoursAbove))}</Body>
       <SunDayDrawing home={home} date={date} nowMs={now} />
     </View>
   );

@@ -19,7 +19,7 @@ import { verdictSentence, whenInWords } from '../../parts/verdict-words';
 import { FACTOR_WORD, bandOf, brightness, degrees, fitShare, mol, valueOf } from '../../parts/words';
 import type { Units } from '../../state/settings';
 import { monthName } from '../../ui/months';
-import type { Explanation } from './explain';
+import type { Explanation } from './explanation';
 import { said } from './method-words';
 
 interface Asked {
@@ -193,8 +193,8 @@ const METHOD: readonly string[] = [
   ),
   said(
     'Growth by light goes from 0 at what it uses up to 100 % where it thrives, each doubling of the light one step;',
-    'weak or stretching light makes less of it, too much slows it. Day length, warmth, moisture and air each take their',
-    'share. A month of rest counts for less, one asleep without leaves for nothing.',
+    'weak or stretching light makes less of it, too much slows it. Day length, warmth, moisture and air each',
+    'take their share. A month of rest counts for less, one asleep without leaves for nothing.',
   ),
   said(
     'Burning: the light of a clear day beyond what the leaf tolerates, summed by the hour as shares of it. Up to 1 is',

@@ -4,7 +4,8 @@ import { HomeEngine, ask } from '@dulvan/core';
 import { smallHome } from '../../../core/src/home/small-home.fixture';
 import type { Units } from '../../state/settings';
 import { mol } from '../../parts/words';
-import { explain, type Asked } from './explain';
+import { explain } from './explain';
+import type { Asked } from './explanation';
 
 const units: Units = { temperature: 'C', length: 'cm', light: 'ppfd' };
 const facts = {

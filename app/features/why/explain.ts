@@ -5,10 +5,8 @@ import {
   compassWord,
   lightDoubt,
   placedSpots,
-  roomIdOfSpot,
   seasonalMonth,
   sideBearing,
-  type ClimateFamily,
   type Condition,
   type HomeFacts,
   type HungCurtain,
@@ -16,33 +14,14 @@ import {
   type SpotAnswer,
 } from '@dulvan/core';
 import { curtains, knowledge } from '@dulvan/catalogue';
+import { brightness, clock, count, hours, length, mol, weatherName, monthsInWords } from '../../parts/words';
 import type { Units } from '../../state/settings';
-import { brightness, clock, count, degrees, hours, length, mol, weatherName, monthsInWords } from '../../parts/words';
 import { monthName } from '../../ui/months';
-import { DLI_ASSUMED, DLI_METHOD, said } from './method-words';
+import { explainAir } from './explain-air';
+import { roomOf, type Asked, type Explanation, type Pair } from './explanation';
+import { DLI_ASSUMED, dliMethod, said } from './method-words';
 
 export type Figure = 'dli' | 'peak' | 'sun' | 'day' | 'air' | 'vpd';
-
-type Pair = readonly [name: string, value: string];
-
-export interface Explanation {
-  readonly title: string;
-  readonly value: string;
-  readonly parts: readonly Pair[];
-  readonly inputs: readonly Pair[];
-  readonly method: readonly string[];
-  readonly assumptions: readonly string[];
-  readonly doubt: string;
-}
-
-export interface Asked {
-  readonly facts: HomeFacts;
-  readonly spotId: string;
-  readonly answer: SpotAnswer;
-  readonly month: number;
-  readonly units: Units;
-  readonly climate: ClimateFamily | null;
-}
 
 /** Explains one figure of a spot in a month. */
 export function explain(asked: Asked, figure: Figure): Explanation {
@@ -161,6 +140,9 @@ function doubtWords(facts: HomeFacts, spotId: string, { shares }: Condition): st
   );
 }
 
+/** Less straight daylight than this is none, mol a day. */
+const NO_DAYLIGHT_DLI = 0.005;
+
 function explainDli({ facts, spotId, answer, month, climate, units }: Asked, condition: Condition): Explanation {
   const { shares } = condition;
   const lampParts = Object.entries(shares.lamps)
@@ -172,32 +154,34 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
       ['Sky', shares.sky],
       ['Ground outside', shares.ground],
       ['What stands outside', shares.obstruction],
-      ['Off walls, boards and other surfaces', shares.reflected],
+      ['Reflected by walls, boards and other surfaces', shares.reflected],
       ['The room’s own light', shares.roomLight],
     ] as const
   )
     .filter(([, dli]) => dli >= 0.005)
     .map(([name, dli]): Pair => [name, `${mol(dli)} mol`]);
   const clearness = climate?.clearness[seasonalMonth(month, facts.home.latitude) - 1];
+  const daylight = shares.sun + shares.sky + shares.ground + shares.obstruction;
+  const lit = daylight < NO_DAYLIGHT_DLI && lampParts.length > 0 ? 'lamps-alone' : 'windows-too';
+  const daylightFacts: Pair[] = [
+    ['Share of open ground’s light, overcast', `${mol(answer.daylightFactor * 100)} %`],
+    ['Weather', weatherName(facts)],
+    ...(facts.weathers.length > 0
+      ? []
+      : [
+          [
+            `Clearness in ${monthName(month)}`,
+            clearness === undefined ? 'assumed 0.45' : clearness.toFixed(2),
+          ] as const,
+        ]),
+    ...placeFacts({ facts, spotId, units }),
+  ];
   return {
     title: 'Light',
     value: `${mol(condition.dli)} mol a day`,
     parts: [...parts, ...lampParts, ...correctedParts(answer)],
-    inputs: [
-      ['Share of open ground’s light, overcast', `${(answer.daylightFactor * 100).toFixed(2)} %`],
-      ['Weather', weatherName(facts)],
-      ...(facts.weathers.length > 0
-        ? []
-        : [
-            [
-              `Clearness in ${monthName(month)}`,
-              clearness === undefined ? 'assumed 0.45' : clearness.toFixed(2),
-            ] as const,
-          ]),
-      ...circuitFacts({ facts, spotId }),
-      ...placeFacts({ facts, spotId, units }),
-    ],
-    method: DLI_METHOD,
+    inputs: [...(lit === 'lamps-alone' ? [] : daylightFacts), ...circuitFacts({ facts, spotId })],
+    method: dliMethod(lit, Boolean(roomOf(facts, spotId)?.insideRoomId)),
     assumptions: [heightWords(facts, spotId, units), ...DLI_ASSUMED],
     doubt: said(
       `A dull day brings ${mol(condition.dliDullDay)} mol, a bright one ${mol(condition.dliBrightDay)};`,
@@ -205,41 +189,6 @@ function explainDli({ facts, spotId, answer, month, climate, units }: Asked, con
       `years of ten, ${mol(condition.dliTypicalYear)} in a typical one (from 120 drawn years of days).`,
       doubtWords(facts, spotId, condition),
     ),
-  };
-}
-
-function explainAir({ facts, spotId, units }: Asked, condition: Condition, figure: 'air' | 'vpd'): Explanation {
-  const { air } = condition;
-  const room = roomOf(facts, spotId);
-  const basis = {
-    stated: 'Stated by you for this month.',
-    between: 'Read along a straight line between the months you stated.',
-    assumed: 'Nothing was stated for this room: a plain heated room is assumed.',
-  }[air.basis];
-  return {
-    title: figure === 'air' ? 'Warmth' : 'Moisture',
-    value:
-      figure === 'air'
-        ? `${degrees(air.dayC, units)} by day, ${degrees(air.nightC, units)} by night`
-        : `${Math.round(air.dayRh)} %, VPD ${condition.vpdDay.toFixed(2)} kPa`,
-    parts: [
-      ['Day', `${degrees(air.dayC, units)}, ${Math.round(air.dayRh)} %`],
-      ['Night', `${degrees(air.nightC, units)}, ${Math.round(air.nightRh)} %`],
-    ],
-    inputs: [
-      ['Room', room?.name ?? ''],
-      ['Where it comes from', air.basis],
-      ['Air movement', room?.airMovement ?? ''],
-    ],
-    method: [
-      basis,
-      said(
-        'VPD is the saturation pressure at the leaf, taken as warm as the air, less the vapour in the air (Hyland',
-        'and Wexler).',
-      ),
-    ],
-    assumptions: ['All spots of a room share its air: cold glass, radiators and height are not told apart yet.'],
-    doubt: 'As good as the thermometer and hygrometer you read: cheap ones are off by 1 K and 5 points.',
   };
 }
 
@@ -262,7 +211,7 @@ function roomLightWords({ facts, spotId }: Asked): string {
   const outer = facts.rooms.find(({ id }) => id === room?.insideRoomId);
   const burns = (whose: string, { eveningFromMinute, eveningToMinute, eveningLux }: Room) =>
     said(
-      `${whose} light burns from ${clock(eveningFromMinute)} to ${clock(eveningToMinute)} with ${eveningLux} lux`,
+      `${whose} light is on from ${clock(eveningFromMinute)} to ${clock(eveningToMinute)} with ${eveningLux} lux`,
       'at the plants, as you stated.',
     );
   const words = [
@@ -275,11 +224,6 @@ function roomLightWords({ facts, spotId }: Asked): string {
       : null,
   ].filter((each) => each !== null);
   return words.length > 0 ? words.join(' ') : 'No light of the room itself after dark is stated, so none is counted.';
-}
-
-function roomOf(facts: HomeFacts, spotId: string) {
-  const roomId = roomIdOfSpot(facts, spotId);
-  return facts.rooms.find((room) => room.id === roomId);
 }
 
 /** The windows that light a spot, with what hangs in them. */

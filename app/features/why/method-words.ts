@@ -4,7 +4,8 @@ import { PAR_SHARE_OF_BROADBAND, UMOL_PER_JOULE_PAR } from '@dulvan/core';
 /** One paragraph of its parts. */
 export const said = (...parts: readonly string[]): string => parts.join(' ');
 
-export const DLI_METHOD: readonly string[] = [
+/** How daylight reaches a leaf. */
+const DAYLIGHT_METHOD: readonly string[] = [
   said(
     'For each window, how much of every part of the sky, of the ground and of what stands outside reaches the',
     'leaf is traced from the geometry, straight and after any number of reflections between the room’s',
@@ -17,15 +18,25 @@ export const DLI_METHOD: readonly string[] = [
     `Energy is turned to photons with ${PAR_SHARE_OF_BROADBAND} as PAR and ${UMOL_PER_JOULE_PAR} µmol a`,
     'joule.',
   ),
-  said(
-    'A lamp gives its PPFD at the leaf, from its photons, beam or measured file, size, tilt, height and age,',
-    'straight and thrown back by the room’s surfaces, times its hours.',
-  ),
+];
 
+const LAMP_METHOD = said(
+  'A lamp gives its PPFD at the leaf, from its photons, beam or measured file, size, tilt, height and age,',
+  'straight and reflected by the room’s surfaces, times its hours.',
+);
+
+const CABINET_METHOD: readonly string[] = [
   said(
     'In a cabinet all this is what would be there in the room, times what the shell lets in, and with it what the',
-    'cabinet’s own sides and boards throw back.',
+    'cabinet’s own sides and boards reflect.',
   ),
+];
+
+/** How a spot's light is worked out; where no daylight comes, of lamps alone. */
+export const dliMethod = (from: 'windows-too' | 'lamps-alone', inCabinet: boolean): readonly string[] => [
+  ...(from === 'windows-too' ? DAYLIGHT_METHOD : []),
+  LAMP_METHOD,
+  ...(inCabinet ? CABINET_METHOD : []),
 ];
 
 /** What is taken for granted at every spot. */
@@ -35,11 +46,11 @@ export const DLI_ASSUMED: readonly string[] = [
     'one whose height is not stated shades nothing.',
   ),
   said(
-    'Plants throw no light back. Those beside it dim what falls on the walls it sees; other walls they dim only for',
+    'Plants reflect no light. Those beside it dim what falls on the walls it sees; other walls they dim only for',
     'lamps over their own tier.',
   ),
   said(
     'A cabinet’s shell takes the same share of light from every side;',
-    'its walls and top throw back no more than does not pass them.',
+    'its walls and top reflect no more than does not pass them.',
   ),
 ];

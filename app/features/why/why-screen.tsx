@@ -10,14 +10,17 @@ import { useUnits, type Units } from '../../state/settings';
 import { useWhen } from '../../state/year';
 import { TextLink } from '../../ui/button';
 import { Page } from '../../ui/page';
+import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
-import { Body, Figure, Heading, Small, Title } from '../../ui/type';
+import { Body, Heading, Small, Title } from '../../ui/type';
 import { mol, plantName, spotPlace } from '../../parts/words';
 import { ReserveCurve } from '../../parts/reserve-curve';
 import { monthName } from '../../ui/months';
 import { NotHere } from '../../parts/not-here';
 import { explainVerdict } from './explain-verdict';
-import { explain, type Explanation, type Figure as FigureKey } from './explain';
+import { explain, type Figure as FigureKey } from './explain';
+import type { Explanation } from './explanation';
+import { WHY_SCREEN as WORDS } from './why-words';
 
 interface Given {
   readonly figure: string;
@@ -56,7 +59,7 @@ function WhyFigure({
   if (!answer)
     return (
       <Page>
-        <Small>Working …</Small>
+        <Small>{WORDS.working}</Small>
       </Page>
     );
   const explanation = explain(
@@ -84,7 +87,7 @@ function Lost({
 }) {
   const asked = useLosses(facts, spotId);
   const losses = shownValue(asked);
-  if (!losses) return <Pending asked={asked} words="Working out what is lost on the way …" />;
+  if (!losses) return <Pending asked={asked} words={WORDS.workingOutLosses} />;
   const { outside, glass, shade, curtain, arrives } = losses;
   const all = [outside, glass, shade, curtain, arrives].reduce((sum, part) => sum + part[month - 1]!, 0);
   const pair = (name: string, part: readonly number[]): readonly [string, string] => [
@@ -93,20 +96,17 @@ function Lost({
   ];
   return (
     <>
-      <Pairs
-        heading="Straight daylight, lost on the way"
+      <NamesAndValues
+        heading={WORDS.lostOnTheWay}
         pairs={[
-          pair('To houses, hills, trees and overhangs', outside),
-          pair('To glass, frame, dirt, reveal and its cabinet’s shell', glass),
-          pair('To boards, cupboards, cabinets and neighbours', shade),
-          pair('To curtains, blinds and films', curtain),
-          pair('Arrives straight', arrives),
+          pair(WORDS.lostOutside, outside),
+          pair(WORDS.lostInOpening, glass),
+          pair(WORDS.lostInside, shade),
+          pair(WORDS.lostToCurtains, curtain),
+          pair(WORDS.arrivesStraight, arrives),
         ]}
       />
-      <Small>
-        Worked out one after the other, from bare openings under an open sky; in another order the shares would differ a
-        little. Readings are not counted here.
-      </Small>
+      <Small>{WORDS.aboutLosses}</Small>
     </>
   );
 }
@@ -119,39 +119,39 @@ function Explained({ explanation, month }: { readonly explanation: Explanation; 
         <Small>{monthName(month)}</Small>
         <Title>{`${title}: ${value}`}</Title>
       </View>
-      {parts.length > 0 ? <Pairs heading="Made of" pairs={parts} /> : null}
-      <Pairs heading="From these facts" pairs={inputs} />
-      <Lines heading="How" lines={method} />
-      <Lines heading="Assumed" lines={assumptions} />
-      <Lines heading="How far it may be off" lines={[doubt]} />
+      {parts.length > 0 ? <NamesAndValues heading={WORDS.madeOf} pairs={parts} /> : null}
+      <NamesAndValues heading={WORDS.fromTheseFacts} pairs={inputs} />
+      <Lines heading={WORDS.how} lines={method} />
+      <Lines heading={WORDS.assumed} lines={assumptions} />
+      <Lines heading={WORDS.howFarItMay} lines={[doubt]} />
     </>
   );
 }
 
-function Pairs({
-  heading,
-  pairs,
-}: {
-  readonly heading: string;
-  readonly pairs: readonly (readonly [string, string])[];
-}) {
+/** Names and their values. */
+type Pairs = readonly (readonly [string, string])[];
+
+function NamesAndValues({ heading, pairs }: { readonly heading: string; readonly pairs: Pairs }) {
   return (
     <View style={{ gap: 2 }}>
       <Heading>{heading}</Heading>
-      <View role="table" aria-label={heading}>
-        {pairs.map(([name, value]) => (
-          <View role="row" key={name} style={{ flexDirection: 'row', gap: SPACE.s }}>
-            <View role="rowheader" style={{ flex: 1 }}>
-              <Body>{name}</Body>
-            </View>
-            <View role="cell" style={{ maxWidth: '62%' }}>
-              <Figure style={{ textAlign: 'right' }}>{value}</Figure>
-            </View>
-          </View>
-        ))}
-      </View>
+      <Table
+        name={heading}
+        columns={columnsFor(pairs)}
+        rows={pairs.map(([name, value]) => ({ key: name, cells: [name, value] }))}
+      />
     </View>
   );
+}
+
+/** No column is narrower than this part of the table. */
+const LEAST_PART = 1 / 4;
+
+/** Columns as wide as the longest text in each asks for. */
+function columnsFor(pairs: Pairs) {
+  const [names, values] = [0, 1].map((i) => Math.max(1, ...pairs.map((pair) => pair[i]!.length))) as [number, number];
+  const least = (names + values) * LEAST_PART;
+  return [{ share: Math.max(names, least) }, { share: Math.max(values, least), align: 'right' }] as const;
 }
 
 function Lines({ heading, lines }: { readonly heading: string; readonly lines: readonly string[] }) {
@@ -185,7 +185,7 @@ function WhyFit({
   if (!fit)
     return (
       <Page>
-        <Small>Working …</Small>
+        <Small>{WORDS.working}</Small>
       </Page>
     );
   return (
@@ -204,8 +204,8 @@ function WhyFit({
         />
       ) : null}
       <Small>
-        {`Daylight is turned to photons with ${PAR_SHARE_OF_BROADBAND} of its energy as PAR and `}
-        {`${UMOL_PER_JOULE_PAR} µmol a joule; a leaf takes it for day above ${DAY_THRESHOLD_PPFD} µmol/m²s.`}
+        {WORDS.parShare(PAR_SHARE_OF_BROADBAND)}
+        {WORDS.molAJoule(UMOL_PER_JOULE_PAR, DAY_THRESHOLD_PPFD)}
       </Small>
     </Page>
   );

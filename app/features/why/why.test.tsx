@@ -23,7 +23,7 @@ it('explains a verdict factor by factor, with the rules behind the target', asyn
 it('gives a verdict that can be worked out again from its parts', async () => {
   await open(<WhyScreen figure="fit" spot={null} plant={sunPlant.id} month={2} />);
   const rows = withRole('row').map(wordsIn);
-  const percent = (start: string) => Number(/(\d+) %$/.exec(rows.find((row) => row.startsWith(start)) ?? '')?.[1]);
+  const percent = (start: string) => Number(/(\d+)\s%$/.exec(rows.find((row) => row.startsWith(start)) ?? '')?.[1]);
   const least = Math.min(percent('By the time its reserve lasts'), percent('By the worst harm'));
   expect(screen.getByText(new RegExp(`· ${least} %$`))).toBeTruthy();
 });

@@ -1,0 +1,126 @@
+/** What the screens of loggers say, file by file. */
+
+export const LOGGERS_SCREEN = {
+  place: 'The place',
+  title: 'Loggers',
+  about:
+    'A logger is a small device that writes down warmth and humidity all day. What it measured corrects what is computed ' +
+    'of its room.',
+  none: 'No logger has measured anything yet. Import the file yours gives you.',
+  importFile: 'Import a logger’s file',
+  working: 'Asking for the loggers',
+  samples: (samples: string, from: string, to: string) => `${samples} samples, ${from} to ${to}`,
+  samplesOn: (samples: string, day: string) => `${samples} samples, ${day}`,
+  noSamples: 'no samples yet',
+  nowhere: 'place not given',
+};
+
+export const IMPORT_SCREEN = {
+  title: 'Import a logger’s file',
+  about: 'A table as text: one line for each moment, with warmth, humidity or light in its columns.',
+  choose: 'Choose a file',
+  preview: 'As it will be read',
+  column: (name: string) => `Column: ${name}`,
+  columnNumbered: (number: string) => `column ${number}`,
+  dateOrder: 'Order of dates',
+  ymd: 'Year, month, day',
+  dmy: 'Day, month, year',
+  mdy: 'Month, day, year',
+  unit: 'Warmth is in',
+  celsius: '°C',
+  fahrenheit: '°F',
+  clock: 'Its clock shows',
+  clockHere: (zone: string) => `the time here (${zone})`,
+  clockUtc: 'world time (UTC)',
+  where: 'Where it hangs',
+  name: 'Name of the logger',
+  nameNeeded: 'Give it a name.',
+  importIt: 'Import it',
+  stop: 'Stop',
+  working: 'Importing the file',
+  percent: (share: string) => `${share} %`,
+  needsTime: 'Say which column holds the date and time.',
+  needsMeasure: 'Say which column holds warmth, humidity or light.',
+  refused: (line: string, message: string) => `Line ${line}: ${message} Nothing was imported.`,
+  failed: (message: string) => `${message} What was sent before stays; import the file again to complete it.`,
+  done: (lines: string, from: string, to: string) => `${lines} lines imported, from ${from} to ${to}.`,
+  stopped: (lines: string) => `Stopped after ${lines} lines. Import the file again to complete it: nothing is doubled.`,
+  missing: (values: string) => `Missing in it: ${values}.`,
+  gaps: (what: string, gaps: string, hours: string) => `${what}: ${gaps}, the longest ${hours}.`,
+  jumps: (what: string, jumps: string) => `${what}: ${jumps}. Did it fall, get wet, or lie in the sun?`,
+  stuck: (what: string, times: string) =>
+    `${what}: told the very same for a day or more, ${times}. The sensor may be stuck.`,
+  twice: (what: string, times: string) => `${what}: ${times} told twice; the later value stands.`,
+  toLoggers: 'See the loggers',
+};
+
+export const COLUMN_WORDS = {
+  ignore: 'Leave out',
+  time: 'Date and time',
+  date: 'Date',
+  clock: 'Time of day',
+  temperature: 'Warmth',
+  humidity: 'Humidity',
+  ppfd: 'Light, PPFD',
+  illuminance: 'Light, lux',
+};
+
+export const LOGGER_SCREEN = {
+  loggers: 'Loggers',
+  stretch: 'How long a stretch',
+  day: 'A day',
+  week: 'A week',
+  year: 'A year',
+  earlier: 'Earlier',
+  later: 'Later',
+  fromTo: (from: string, to: string) => `${from} to ${to}`,
+  pictureOf: (name: string, what: string, stretch: string) => `${name}: ${what}, ${stretch}`,
+  told: (what: string) => `${what} over time`,
+  legend: 'Line: the mean. Pale: from the least to the most.',
+  band: (plants: string) => `Grey: what suits ${plants}.`,
+  onePlant: 'the plant that stands there',
+  allPlants: (count: string) => `all ${count} plants that stand there`,
+  least: 'Least',
+  mean: 'Mean',
+  most: 'Most',
+  outOfBand: 'Out of the grey band',
+  hours: (hours: string) => `${hours} h`,
+  nothingThen: 'Nothing was measured then.',
+  measuredMonths: 'Months it measured',
+  month: 'Month',
+  measured: 'Measured, day / night',
+  computed: 'Computed',
+  humidity: 'Humidity',
+  fewDays: 'No month has seven days of warmth and humidity yet.',
+  agree: (kelvin: string, points: string) =>
+    `What is computed lies ${kelvin} and ${points} points of humidity from what was measured, in the mean.`,
+  letItCorrect: (room: string) => `Let it correct the air of ${room}`,
+  used: (room: string) => `Air of ${room} as its logger measured it`,
+  inUse: (room: string) => `The air of ${room} is as it was measured.`,
+  aboutUse: 'These months then stand for themselves; the others move with them. It can be undone.',
+  twoDisagree: (other: string, kelvin: string, points: string) =>
+    `It differs from ${other} in the same room by ${kelvin} and ${points} points of humidity, in the mean of the months both measured.`,
+  drifts: (early: string, late: string) =>
+    `At first they differed by ${early} points, of late by ${late}: one of them drifts.`,
+  saltTest:
+    'To see which hygrometer is right, shut it in a bag with a cap of wet table salt for eight hours: it must show 75 %.',
+};
+
+export const LIVE_LOGGERS = {
+  title: 'Loggers that send by themselves',
+  letIn: 'Let a logger in',
+  aboutLetIn: 'It sends what it measures over your network, with a key of its own.',
+  name: 'What you call it',
+  where: 'Where it hangs',
+  makeToken: 'Make its key',
+  tokenOnce: 'This is its key. It is shown once: put it into the logger now.',
+  howToSend: (address: string) =>
+    `It sends JSON by POST to ${address}, with the header “Authorization: Bearer” and its key.`,
+  example: 'For each moment: at (milliseconds since 1970), temperature in °C, humidity in %. Battery in % beside them.',
+  neverSeen: 'has sent nothing yet',
+  seen: (ago: string) => `seen ${ago} ago`,
+  battery: (percent: string) => `battery ${percent} %`,
+  silent: 'It has been silent for hours. Look at its battery and at your network.',
+  shutOut: 'Shut it out',
+  shutOutOf: (name: string) => `Shut out ${name}`,
+};

@@ -1,0 +1,31 @@
+/** The lamps that hang on a circuit, each with where it hangs. */
+import type { HomeFacts } from '@dulvan/core';
+import { View } from 'react-native';
+import { RowLink } from '../../ui/button';
+import { SPACE } from '../../ui/theme';
+import { Body, Heading } from '../../ui/type';
+import { CIRCUIT_PARTS as WORDS } from './place-words';
+
+export function CircuitParts({ facts, circuitId }: { readonly facts: HomeFacts; readonly circuitId: string }) {
+  const lamps = facts.lamps.filter((lamp) => lamp.circuitId === circuitId);
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>{WORDS.itsLamps}</Heading>
+      {lamps.length === 0 ? <Body>{WORDS.noLampYet}</Body> : null}
+      {lamps.map((lamp) => {
+        const tier = facts.tiers.find(({ id }) => id === lamp.tierId);
+        const stand = facts.stands.find(({ id }) => id === tier?.standId);
+        const room = facts.rooms.find(({ id }) => id === stand?.roomId);
+        return (
+          <RowLink
+            key={lamp.id}
+            href={{ pathname: '/place/[list]/[id]', params: { list: 'lamps', id: lamp.id } }}
+            title={lamp.name}
+            note={[stand?.name, room?.name].filter(Boolean).join(' · ')}
+            valueNote={WORDS.watts(lamp.powerW)}
+          />
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,1 @@
+export { LoggersScreen as default } from '../../features/loggers/loggers-screen';
