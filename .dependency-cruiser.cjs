@@ -46,6 +46,7 @@ module.exports = {
     only('contract-imports-core', 'contract', ['contract', 'core']),
     only('formats-import-core-and-contract', 'formats', ['formats', 'core', 'contract']),
     only('server-never-imports-app', 'server', ['server', 'core', 'catalogue', 'formats', 'contract']),
+    only('simulators-speak-the-contract', 'simulators', ['simulators', 'contract', 'core']),
     only('app-never-imports-server', 'app', ['app', 'core', 'catalogue', 'formats', 'contract']),
     ...inOrder('core/src', CORE_STEPS),
     ...inOrder('app', APP_STEPS, ['state', 'workers', 'assets']),

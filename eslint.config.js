@@ -31,9 +31,22 @@ module.exports = [
     },
   },
   {
-    files: ['{core,catalogue,formats,contract,server,app}/**/*.{ts,tsx}'],
+    files: ['{core,catalogue,formats,contract,server,simulators,app}/**/*.{ts,tsx}'],
     ignores: ['**/*.test.*', '**/*.fixture.ts'],
     rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }] },
+  },
+  {
+    files: ['app/**/*.tsx'],
+    ignores: ['**/*.test.*', 'app/routes/**', 'app/testing/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'JSXText[value=/[A-Za-z]{2,}/], JSXAttribute[name.name=/^(label|title|note|help)$/] > Literal',
+          message: 'What a screen says stands in the table of words of its folder.',
+        },
+      ],
+    },
   },
   { files: ['server/src/serve.ts', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },

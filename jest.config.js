@@ -8,8 +8,11 @@ module.exports = {
     {
       displayName: 'plain',
       testEnvironment: 'node',
-      roots: ['core', 'catalogue', 'formats', 'contract', 'server', 'scripts'].map((folder) => `<rootDir>/${folder}`),
+      roots: ['core', 'catalogue', 'formats', 'contract', 'server', 'simulators', 'scripts'].map(
+        (folder) => `<rootDir>/${folder}`,
+      ),
       testMatch: ['**/*.test.ts'],
+      setupFiles: ['<rootDir>/scripts/seeded-laws.cjs'],
       transform,
       transformIgnorePatterns: ['node_modules/(?!@dulvan)'],
     },
@@ -27,11 +30,13 @@ module.exports = {
           },
         ],
       },
-      setupFiles: ['<rootDir>/jest.setup.js'],
+      setupFiles: ['<rootDir>/jest.setup.js', '<rootDir>/../scripts/seeded-laws.cjs'],
       setupFilesAfterEnv: ['<rootDir>/testing/patience.ts'],
       moduleNameMapper: {
         '^expo-router$': '<rootDir>/testing/router.mock',
         '/workers/start$': '<rootDir>/testing/start.mock',
+        '^@expo/vector-icons/createIconSet$': '<rootDir>/testing/icon-set.mock',
+        '^@expo/vector-icons/MaterialCommunityIcons$': '<rootDir>/testing/icons.mock',
       },
       testMatch: ['<rootDir>/**/*.test.{ts,tsx}'],
       transformIgnorePatterns: [

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { smallHome } from '../core/src/home/small-home.fixture';
-import { expect, expectsRefusal, test } from './dulvan';
+import { expect, expectsRefusal, openForm, test } from './dulvan';
 
 /** The facts of a home as the server tells them. */
 async function factsOf(page: Page, homeId: string): Promise<unknown> {
@@ -14,13 +14,13 @@ test('exports everything, takes the home out, imports it again: the same home', 
   const before = await factsOf(page, 'sail-loft');
   await page.goto('/settings');
   const downloading = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export everything' }).click();
+  await page.getByRole('button', { name: 'Save everything' }).click();
   const file = await (await downloading).path();
   expect(readFileSync(file).subarray(0, 2).toString()).toBe('PK');
   await page.getByRole('button', { name: 'Take out The sail loft' }).click();
   await page.getByRole('button', { name: 'Yes, take out The sail loft' }).click();
   await expect(page.getByRole('radio', { name: 'The sail loft' })).toBeHidden();
-  await page.getByLabel('Bundle file').setInputFiles(file);
+  await page.getByLabel('Saved file', { exact: true }).setInputFiles(file);
   await expect(page.getByText('Imported one home')).toBeVisible();
   await expect(page.getByRole('radio', { name: 'The sail loft' })).toBeVisible();
   expect(await factsOf(page, 'sail-loft')).toEqual(before);
@@ -69,7 +69,7 @@ function thirdVersion(): string {
 test('an import of an earlier version’s homes is undone as one', async ({ page }) => {
   await page.goto('/settings');
   const file = { name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(thirdVersion()) };
-  await page.getByLabel('Bundle file').setInputFiles(file);
+  await page.getByLabel('Saved file', { exact: true }).setInputFiles(file);
   await expect(page.getByText('Imported 2 homes')).toBeVisible();
   await expect(page.getByRole('radio', { name: 'Second small home' })).toBeVisible();
   const records = (await (await page.request.get('/api/homes/h/records')).json()) as { records: object[] };
@@ -80,11 +80,13 @@ test('an import of an earlier version’s homes is undone as one', async ({ page
 });
 
 test('an old change is taken back from the place’s history', async ({ page }) => {
-  await page.goto('/place/rooms/galley');
+  await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('Old galley');
   await page.getByRole('button', { name: 'Save' }).click();
+  await page.goto('/changes');
+  await page.getByRole('button', { name: 'Undo: Changed the room Old galley' }).click();
+  await expect(page.getByText('Undone', { exact: true })).toBeVisible();
   await page.goto('/place');
-  await page.getByRole('button', { name: 'Take back: Changed the room Old galley' }).click();
   await expect(page.getByRole('link', { name: 'Galley', exact: true })).toBeVisible();
 });
 
@@ -93,23 +95,24 @@ test('refuses broken, foreign and other versions’ bundles with the place and t
   await page.goto('/settings');
   const give = async (text: string) =>
     page
-      .getByLabel('Bundle file')
+      .getByLabel('Saved file', { exact: true })
       .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await give('{ "format": "dulvan-bundle",\n "version": 1, ');
   await expect(page.getByRole('alert')).toContainText('neither a zip nor whole JSON (line 2');
   await give('{"format":"something-else","version":1}');
   await expect(page.getByRole('alert')).toContainText('not a Dulvan bundle');
-  await give('{"format":"dulvan-bundle","version":7}');
+  await give('{"format":"dulvan-bundle","version":99}');
   await expect(page.getByRole('alert')).toContainText('written by a newer Dulvan');
   await give(
-    '{"format":"dulvan-bundle","version":1,"exportedAt":"2026-01-01T00:00:00.000Z","journal":[],"homes":[{"home":{"id":"x"}}]}',
+    '{"format":"dulvan-bundle","version":1,"exportedAt":"2026-01-01T00:00:00.000Z",' +
+      '"journal":[],"homes":[{"home":{"id":"x"}}]}',
   );
   await expect(page.getByRole('alert')).toContainText('At homes › 0 › home › name');
 });
 
 test('a confirmed save survives a sudden death of the server', async ({ page, dulvan }) => {
   expectsRefusal();
-  await page.goto('/place/rooms/galley');
+  await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('Galley with the new stove');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Changed the room Galley with the new stove').first()).toBeVisible();
@@ -120,7 +123,7 @@ test('a confirmed save survives a sudden death of the server', async ({ page, du
 });
 
 test('a save that fails says so and keeps what was typed', async ({ page }) => {
-  await page.goto('/place/rooms/galley');
+  await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('Galley two');
   await page.route('**/api/homes/*/changes', (route) =>
     route.fulfill({ status: 500, json: { message: 'Something failed here, and nothing was stored.', problems: [] } }),

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { writeLm63 } from '../formats/src/lm63';
 import { madeEpw } from '../formats/src/made-epw.fixture';
-import { expect, test } from './dulvan';
+import { expect, test, tick, unfold } from './dulvan';
 
 const firstNumber = (text: string | null) => Number(/[\d.]+/.exec(text ?? '')![0]);
 
@@ -73,18 +73,18 @@ test('shows a spot’s year by day and hour, and holds it beside other places', 
   await page.getByRole('link', { name: 'Every day and hour' }).click();
   await expect(page.getByRole('table', { name: 'Light by month' }).getByRole('row')).toHaveCount(13);
   await page.goBack();
-  await page.getByRole('link', { name: 'Hold it beside others' }).click();
+  await page.getByRole('link', { name: 'Compare with other spots' }).click();
   const places = page.getByRole('list', { name: /^Light in / });
   await expect(places.getByRole('listitem').first()).toContainText('Sill, left');
   await expect(places).toContainText('50 cm farther from it');
   const before = await places.getByRole('listitem').count();
-  await page.getByRole('checkbox', { name: /^Bench, middle/ }).click();
+  await tick(page, 'Other spots', /^Bench, middle/);
   await expect(places.getByRole('listitem')).toHaveCount(before + 1);
 });
 
 test('says what is lost on the way to a leaf', async ({ page }) => {
   await page.goto('/why?figure=dli&spot=galley-sill-a&month=6');
-  const lost = page.getByRole('table', { name: 'Straight daylight, lost on the way' });
+  const lost = page.getByRole('table', { name: 'Daylight lost on the way, reflected light not counted' });
   await expect(lost.getByRole('row')).toHaveCount(5);
   await expect(lost).toContainText(/To curtains, blinds and films[\d.]+ mol, [1-9]/);
 });
@@ -147,6 +147,7 @@ test('reads a lamp file, hangs it on a lamp, and writes it out again', async ({ 
   const path = await (await saved).path();
   expect(readFileSync(path, 'utf8')).toBe(writeLm63(lamp));
   await page.goto('/place/lamps/galley-bar');
+  await unfold(page, 'More exactly');
   await page.getByRole('radio', { name: 'Own bar' }).click();
   await page.getByRole('button', { name: /^Save|^Keep/ }).click();
   await page.goto('/light/files');
@@ -176,7 +177,7 @@ test('keeps a drawing as a picture, its title above it', async ({ page }) => {
   await expect(page.getByRole('table', { name: 'Light by month' })).toBeVisible();
   const saving = page.waitForEvent('download');
   await page
-    .getByRole('button', { name: 'Keep as a picture: The sail loft, Sill, starboard end: what shines, day by day' })
+    .getByRole('button', { name: 'Save as a picture: The sail loft, Sill, starboard end: what shines, day by day' })
     .click();
   const saved = await saving;
   expect(saved.suggestedFilename()).toBe('the-sail-loft-sill-starboard-end-what-shines-day-by-day.png');

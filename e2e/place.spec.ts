@@ -1,10 +1,10 @@
-import { expect, expectsRefusal, test } from './dulvan';
+import { expect, expectsRefusal, openForm, test, unfold } from './dulvan';
 
 test('builds a second room from nothing, with a window, a stand, a tier and a spot', async ({ page }) => {
   await page.goto('/place');
   await page.getByRole('link', { name: 'Add a room' }).click();
   await page.getByLabel('Name').fill('Net store');
-  await page.getByLabel('Wall A looks toward, °').fill('180');
+  await page.getByLabel('The window wall (A) faces, °').fill('180');
   await page.getByRole('button', { name: 'Add this room' }).click();
   await page.getByRole('link', { name: 'Add a window' }).click();
   await page.getByRole('button', { name: 'Add this window' }).click();
@@ -44,7 +44,12 @@ test('refuses what cannot be, beside the field, and keeps what was typed', async
   await expect(page.getByTestId('error-Latitude')).toContainText('From -90 to 90');
 
   await page.goto('/place/circuits/rack-timer');
-  await page.getByLabel('Lamps off at').fill('6:00');
+  await page.getByRole('button', { name: /^Lamps off at: / }).click();
+  const clock = page.getByRole('dialog');
+  await clock.getByRole('button', { name: 'Type it' }).click();
+  await clock.getByRole('textbox').nth(0).fill('6');
+  await clock.getByRole('textbox').nth(1).fill('00');
+  await clock.getByRole('button', { name: 'Take this time' }).click();
   await expect(page.getByTestId('error-Lamps off at')).toContainText('must go off after they come on');
 
   await page.goto('/place/spots/bench-1a');
@@ -55,7 +60,7 @@ test('refuses what cannot be, beside the field, and keeps what was typed', async
 });
 
 test('shows markup in a name as it was typed', async ({ page }) => {
-  await page.goto('/place/rooms/galley');
+  await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('<img src=x onerror=alert(1)>');
   await page.getByRole('button', { name: 'Save' }).click();
   await page.goto('/rooms');
@@ -63,7 +68,7 @@ test('shows markup in a name as it was typed', async ({ page }) => {
 });
 
 test('asks where the plants of a stand go before it is taken out, and brings all back', async ({ page }) => {
-  await page.goto('/place/stands/bench');
+  await openForm(page, '/place/stands/bench');
   await page.getByRole('button', { name: 'Take out Rigger’s bench' }).click();
   await expect(page.getByText('Where do its plants go?')).toBeVisible();
   await page
@@ -73,7 +78,7 @@ test('asks where the plants of a stand go before it is taken out, and brings all
   await page.getByRole('button', { name: 'Yes, take out Rigger’s bench' }).click();
   await page.getByRole('button', { name: 'Undo' }).waitFor();
   await page.getByRole('navigation').getByRole('link', { name: 'Plants' }).click();
-  await page.getByLabel('Search').fill('moth');
+  await page.getByRole('searchbox', { name: 'Search' }).fill('moth');
   await expect(page.getByRole('link', { name: 'White moth' })).toContainText('Cabinet top, right');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'White moth' })).toContainText('Bench, middle');
@@ -102,4 +107,58 @@ test('a page of another site cannot write', async ({ request, dulvan }) => {
   });
   expect(reply.status()).toBe(403);
   expect((await request.get(`${dulvan.url}/api/homes/sail-loft`)).status()).toBe(200);
+});
+
+test('adds a sill under a window, its tier and spots with it, in one tap', async ({ page }) => {
+  await page.goto('/place/rooms/galley');
+  await page.getByRole('link', { name: 'Add a window' }).click();
+  await page.getByRole('radio', { name: /^D, / }).click();
+  await page.getByRole('button', { name: 'Add this window' }).click();
+  await page.getByRole('button', { name: /^Add a sill under Window/ }).click();
+  await page.getByRole('link', { name: /^Window \d sill/ }).click();
+  await expect(page.getByRole('link', { name: /^Window \d sill 4/ })).toBeVisible();
+});
+
+test('sets one thing for several spots of a stand, and takes it back in one', async ({ page }) => {
+  await page.goto('/place/stands/rack');
+  await unfold(page, 'Set one thing for several');
+  await page.getByRole('checkbox', { name: /^Rack middle, near/ }).click();
+  await page.getByRole('checkbox', { name: /^Rack middle, far/ }).click();
+  await page.getByRole('radio', { name: 'Free height above it' }).click();
+  await page.getByLabel('Free height above it, cm').fill('41');
+  await page.getByRole('button', { name: 'Set it for 2 spots' }).click();
+  await expect(page.getByText('Set: Free height above it of 2 spots').first()).toBeVisible();
+  await page.goto('/place/spots/rack-mid-1');
+  await expect(page.getByLabel('Free height above it, cm')).toHaveValue('41');
+});
+
+test('picks dates from a calendar and months from a list', async ({ page }) => {
+  await page.goto('/plants/p-moth?open=edit');
+  await unfold(page, 'More exactly');
+  await page.getByRole('button', { name: /^Arrived on: / }).click();
+  const calendar = page.getByRole('dialog');
+  await calendar.getByRole('button', { name: '1', exact: true }).first().click();
+  await calendar.getByRole('button', { name: 'Take this date' }).click();
+  await expect(page.getByRole('button', { name: /^Arrived on: 1 [A-Z][a-z]+ \d{4}$/ })).toBeVisible();
+  await page.goto('/place/circuits/rack-timer');
+  await page.getByRole('button', { name: /^Timer runs in: / }).click();
+  const months = page.getByRole('dialog', { name: 'Timer runs in' });
+  await months.getByRole('button', { name: 'None' }).click();
+  await months.getByRole('checkbox', { name: 'May' }).click();
+  await expect(months.getByRole('checkbox', { name: 'May' })).toBeChecked();
+  await months.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: 'Timer runs in: May' })).toBeVisible();
+});
+
+test('brings a home back that was taken out, from the first screen', async ({ page }) => {
+  await page.goto('/settings');
+  for (const home of ['The sail loft', 'Shop back room']) {
+    await page.getByRole('button', { name: `Take out ${home}` }).click();
+    await page.getByRole('button', { name: `Yes, take out ${home}` }).click();
+    await expect(page.getByRole('button', { name: `Bring back ${home}` })).toBeVisible();
+  }
+  await page.goto('/');
+  await page.reload();
+  await page.getByRole('button', { name: 'Bring back The sail loft' }).click();
+  await expect(page.getByTestId('today-summary')).toContainText('of 24 plants');
 });

@@ -1,8 +1,15 @@
-import { expect, test } from './dulvan';
+import type { Page } from '@playwright/test';
+import { choose, expect, test, unfold } from './dulvan';
+
+/** A spot may be taken: both may stand there. */
+async function shareIfTaken(page: Page): Promise<void> {
+  const share = page.getByRole('button', { name: 'Both on this spot' });
+  if (await share.isVisible()) await share.click();
+}
 
 test('adds a plant by a misspelt name, on the spot proposed', async ({ page }) => {
   await page.goto('/plants/add');
-  await page.getByLabel('What is it called?').fill('spathifilum');
+  await page.getByRole('searchbox', { name: 'What is it called?' }).fill('spathifilum');
   await page.getByRole('button', { name: /Spathiphyllum wallisii/ }).click();
   await expect(page.getByText(/Eaten: cats, dogs, birds: toxic; people: irritates/)).toBeVisible();
   await page.getByLabel(/Your name for it/).fill('Kitchen lily');
@@ -10,15 +17,16 @@ test('adds a plant by a misspelt name, on the spot proposed', async ({ page }) =
     .getByRole('button', { name: /^Put it here/ })
     .first()
     .click();
+  await shareIfTaken(page);
   await expect(page.getByRole('heading', { name: 'Kitchen lily' })).toBeVisible();
-  await expect(page.getByTestId('plant-whole')).toHaveText(/\d+ %/);
+  await expect(page.getByTestId('plant-whole')).toHaveText(/\d+\s%/);
   await expect(page.getByText(/^Added Kitchen lily to/).first()).toBeVisible();
   await page.goto('/plants');
   await expect(page.getByTestId('plant-count')).toHaveText('25 of 25');
 });
 
 test('moves a plant to a better spot, and takes the move back', async ({ page }) => {
-  await page.goto('/plants/p-pothos');
+  await page.goto('/plants/p-pothos?open=spots');
   const before = await page.getByTestId('plant-whole').textContent();
   const stands = page.getByText('Rack top, near · Loft room', { exact: true }).first();
   await expect(stands).toBeVisible();
@@ -27,6 +35,7 @@ test('moves a plant to a better spot, and takes the move back', async ({ page })
     .getByRole('button', { name: /^Move here/ })
     .first()
     .click();
+  await shareIfTaken(page);
   // The message with its button goes by itself: it is pressed before anything that may take time.
   await expect(page.getByText(/^Moved Marbled pothos to/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -38,7 +47,7 @@ test('finds the unhappy, and writes in a plant’s journal', async ({ page }) =>
   await page.goto('/plants');
   await expect(page.getByRole('link', { name: 'Jewel orchid' })).toContainText('Thrives');
   await page.getByRole('button', { name: 'Filter and sort' }).click();
-  await page.getByRole('radio', { name: 'Air movement wrong' }).click();
+  await choose(page, 'Show', 'Air movement wrong');
   await expect(page.getByRole('link', { name: 'Jewel orchid' })).toBeHidden();
   await page.goto('/plants/p-jewel');
   await page.getByLabel('Write down what you see').fill('A new leaf, <b>dark</b> & whole');
@@ -51,7 +60,7 @@ test('finds the unhappy, and writes in a plant’s journal', async ({ page }) =>
 test('says that a plant is well where it should starve: it is believed, visibly, until that is taken back', async ({
   page,
 }) => {
-  await page.goto('/plants/p-pothos');
+  await page.goto('/plants/p-pothos?open=came-of-it');
   const verdict = page.getByTestId('plant-verdict');
   await expect(verdict).toContainText('Will decline within about');
   const before = (await verdict.textContent())!;
@@ -64,6 +73,7 @@ test('says that a plant is well where it should starve: it is believed, visibly,
   await page.getByRole('link', { name: 'Why this verdict' }).click();
   await expect(page.getByText(/^You saw it well after 3\.0 years in .* times the light of its kind$/)).toBeVisible();
   await page.goBack();
+  await unfold(page, 'What came of it here');
   await page.getByRole('button', { name: /^Withdraw: was well on/ }).click();
   await expect(verdict).toHaveText(before);
 });
@@ -71,7 +81,7 @@ test('says that a plant is well where it should starve: it is believed, visibly,
 test('wants a plant to live, no more: what is trouble for it changes with that', async ({ page }) => {
   await page.goto('/plants/p-jade');
   await expect(page.getByText('What you want of it: that it grows well.')).toBeVisible();
-  await page.getByRole('button', { name: 'Edit', exact: true }).click();
+  await unfold(page, 'Edit');
   await page.getByRole('radio', { name: 'That it flowers' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('What you want of it: that it flowers.')).toBeVisible();
@@ -85,6 +95,6 @@ test('opens a figure to its inputs and its method', async ({ page }) => {
   await expect(page.getByText(/judged at their middle, 29 cm above the board/)).toBeVisible();
   await page.goto('/plants/p-moth');
   await page.getByRole('link', { name: 'Why this verdict' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(/· \d+ %$/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/· \d+\s%$/);
   await expect(page.getByText(/The verdict is the least of four/)).toBeVisible();
 });

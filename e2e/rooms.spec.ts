@@ -1,4 +1,4 @@
-import { expect, test } from './dulvan';
+import { choose, expect, test } from './dulvan';
 
 const dli = (text: string | null) => Number(/[\d.]+/.exec(text ?? '')![0]);
 
@@ -33,10 +33,7 @@ test('shuts a curtain, sees the light fall, and puts it back', async ({ page }) 
   const month = page.getByRole('slider', { name: 'Month' });
   await expect(month).toHaveAttribute('aria-valuetext', /\w+/);
   const before = dli((await sill.textContent())!.match(/[\d.]+ mol/)![0]);
-  await page
-    .getByRole('radiogroup', { name: 'Curtain at the gable window' })
-    .getByRole('radio', { name: 'Blackout' })
-    .click();
+  await choose(page, 'Curtain at the gable window', 'Blackout');
   await expect(async () => {
     const now = dli((await sill.textContent())!.match(/[\d.]+ mol/)![0]);
     expect(now).toBeLessThan(before / 2);

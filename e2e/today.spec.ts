@@ -11,13 +11,13 @@ test('sees what must be done and how soon, and mends it by moving the plant', as
     .filter({ has: page.getByRole('button', { name: /^Do it: Move to / }) })
     .first();
   await expect(needy).toContainText(/Will decline within about|Lives on|In danger/);
-  await expect(needy).toContainText(/It .* then: \d+ %, now \d+ %/);
+  await expect(needy).toContainText(/It .* then: \d+\s%, now \d+\s%/);
   const name = (await needy.getByRole('link').first().textContent())!;
   const place = (await needy.getByTestId('mend').textContent())!.replace('Move to ', '');
   await needy.getByRole('button', { name: /^Do it: Move to / }).click();
   await expect(page.getByText(`${name}: Move to ${place}`).first()).toBeVisible();
   await page.goto('/plants');
-  await page.getByLabel('Search').fill(name);
+  await page.getByRole('searchbox', { name: 'Search' }).fill(name);
   await expect(page.getByRole('link', { name, exact: true })).toContainText(place);
 });
 
@@ -42,7 +42,7 @@ test('opens what could be a little better only when asked', async ({ page }) => 
 });
 
 test('undo brings a taken-out plant back', async ({ page }) => {
-  await page.goto('/plants/p-violet');
+  await page.goto('/plants/p-violet?open=edit');
   await page.getByRole('button', { name: 'Take out Grandmother’s violet' }).click();
   await expect(page.getByTestId('plant-count')).toHaveText('23 of 23');
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,13 +1,13 @@
 /** Several tabs on one home, and workers and servers that stop in the middle. */
 import type { Page } from '@playwright/test';
-import { expect, expectsRefusal, test } from './dulvan';
+import { expect, expectsRefusal, openForm, test } from './dulvan';
 
 const verdictsOf = (page: Page) => page.getByText(/\d+ of \d+ plants|Nothing is wrong|plants? (is|are) /).first();
 
 test('what one tab saves the other shows, without a word lost in either', async ({ page, context }) => {
   const other = await context.newPage();
-  await page.goto('/place/rooms/galley');
-  await other.goto('/place/rooms/galley');
+  await openForm(page, '/place/rooms/galley');
+  await openForm(other, '/place/rooms/galley');
   await other.getByLabel('Name').fill('Galley of the other tab');
   await page.getByLabel(/^Length of wall A/).fill('310');
   await other.getByRole('button', { name: 'Save' }).click();
@@ -28,8 +28,8 @@ test('what one tab saves the other shows, without a word lost in either', async 
 test('the same field in two tabs: both values are shown, and the grower decides', async ({ page, context }) => {
   expectsRefusal();
   const other = await context.newPage();
-  await page.goto('/place/rooms/galley');
-  await other.goto('/place/rooms/galley');
+  await openForm(page, '/place/rooms/galley');
+  await openForm(other, '/place/rooms/galley');
   await page.getByLabel('Name', { exact: true }).fill('Mine');
   await other.getByLabel('Name').fill('Theirs');
   await other.getByRole('button', { name: 'Save' }).click();
@@ -75,7 +75,7 @@ test('a server that was killed and started again is followed, and what was typed
   dulvan,
 }) => {
   expectsRefusal();
-  await page.goto('/place/rooms/galley');
+  await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name', { exact: true }).fill('After the crash');
   await dulvan.killAndStart();
   await page.getByRole('button', { name: 'Save' }).click();

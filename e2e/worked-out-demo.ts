@@ -20,7 +20,7 @@ export default async function workOutDemo(): Promise<void> {
   mkdirSync(path.dirname(WORKED_OUT_DEMO), { recursive: true });
   for (const ending of ['', '-wal', '-shm']) rmSync(WORKED_OUT_DEMO + ending, { force: true });
   const port = await freePort();
-  const server = await start(['--demo'], port, WORKED_OUT_DEMO);
+  const server = await start(['--demo', '--no-devices'], port, WORKED_OUT_DEMO);
   try {
     const api = `http://127.0.0.1:${port}/api/homes`;
     for (const { id, timeZone } of endpoints.listHomes.response.parse(await read(api))) {

@@ -1,6 +1,6 @@
 /** Runs in a worker of its own for `npm run bench`: answers from nothing, after small changes, and how time grows. */
 import { knowledge } from '@dulvan/catalogue';
-import { HomeEngine, ask, type HomeFacts } from '@dulvan/core';
+import { ASSUMED_CLIMATE, HomeEngine, ask, type HomeFacts } from '@dulvan/core';
 import { benchHome, crowdedHome, curtained } from './bench-home';
 import { median, timed } from './timing';
 
@@ -65,6 +65,25 @@ export function benchEngine(tell: (figure: Figure) => void): void {
     `a spot dragged, each of ${DRAG_STEPS} steps (median)`,
     Array.from({ length: DRAG_STEPS }, (_, i) => dragged(i + 1)),
   );
+  const heated = (step: number): HomeFacts => ({
+    ...home,
+    climates: home.rooms.map(({ id }) => ({ ...ASSUMED_CLIMATE, id, roomId: id, dayC: 20 + 0.1 * step })),
+  });
+  tell({
+    what: 'the year’s air of its rooms, other heating (median of 5)',
+    ms: median([1, 2, 3, 4, 5].map((step) => timed(() => engine.roomAirOf(heated(step), YEAR)))),
+    baseMs,
+  });
+  const [room] = home.rooms;
+  const remedy = (gramsH: number) => ({
+    ...{ roomId: room!.id, year: YEAR, month: 1, targetRh: 50 },
+    remedy: { kind: 'humidifier', gramsH } as const,
+  });
+  tell({
+    what: 'a remedy tried, each step of a slider (median of 8)',
+    ms: median(Array.from({ length: 8 }, (_, i) => timed(() => ask(engine, home, 'airRemedy', remedy(50 + 25 * i))))),
+    baseMs,
+  });
   const crowd = crowdedHome();
   ask(engine, crowd, 'home', { year: YEAR, month: 11 });
   tell({

@@ -193,7 +193,17 @@ export function fullHome(): HomeFacts {
     homeId: home.id,
     spotId: i < FULL.spots ? `p${i}` : null,
   }));
-  const empty = { air: [], ownTaxa: [], corrections: [], obstructions: [], blocks: [], photometries: [] };
+  const empty = {
+    air: [],
+    ownTaxa: [],
+    corrections: [],
+    obstructions: [],
+    blocks: [],
+    photometries: [],
+    climates: [],
+    airThings: [],
+    doorways: [],
+  };
   return {
     ...empty,
     home,

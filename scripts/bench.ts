@@ -10,6 +10,7 @@ import { Worker as NodeWorker } from 'node:worker_threads';
 import { sailLoft } from '../server/src/demo/sail-loft';
 import misspellings from '../catalogue/src/misspellings.fixture.json';
 import type { Figure } from './bench-engine';
+import { benchLoggers } from './bench-loggers';
 import { benchStore } from './bench-store';
 import { benchFullHome } from './bench-full';
 import { curtained } from './bench-home';
@@ -212,6 +213,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   answers: benchAnswers,
   search: benchSearch,
   store: () => benchStore(line),
+  loggers: () => benchLoggers(line),
   full: () => benchFullHome(line),
   phone: () => benchPhone(line),
 };

@@ -1,4 +1,7 @@
-/** npm run icons: cuts the icon font down to the icons this app shows, since the whole set weighs half a megabyte on the way to a phone. */
+/**
+ * npm run icons: cuts the icon font down to the icons this app shows, since the whole set weighs half a megabyte on
+ * the way to a phone.
+ */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
@@ -6,7 +9,35 @@ import subsetFont from 'subset-font';
 import { root } from './prepare.mjs';
 
 /** Add a name of the Material Community set here, run this again, and use it. */
-const USED = ['weather-sunset-up', 'floor-plan', 'sprout-outline', 'ruler-square', 'tune-variant', 'book-open-variant'];
+const USED = [
+  // Places.
+  'weather-sunset-up',
+  'floor-plan',
+  'sprout-outline',
+  'ruler-square',
+  'tune-variant',
+  'book-open-variant',
+  // What own parts show.
+  'help-circle-outline',
+  'menu-down',
+  'calendar',
+  // What Paper's parts and its pickers ask for.
+  'check',
+  'close',
+  'magnify',
+  'chevron-down',
+  'chevron-up',
+  'chevron-left',
+  'chevron-right',
+  'radiobox-marked',
+  'radiobox-blank',
+  'checkbox-marked',
+  'checkbox-blank-outline',
+  'minus-box',
+  'keyboard-outline',
+  'clock-outline',
+  'pencil',
+];
 
 const find = createRequire(path.join(root, 'app/package.json')).resolve;
 const vendor = path.join(

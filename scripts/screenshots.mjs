@@ -25,7 +25,7 @@ const VIEWS = [
     '/plants/add',
     PHONE,
     'light',
-    async (page) => page.getByLabel('What is it called?').fill('spathifilum'),
+    async (page) => page.getByRole('searchbox', { name: 'What is it called?' }).fill('spathifilum'),
   ],
   ['edit-wide', '/place/windows/gable', WIDE, 'light'],
   ['why', '/why?figure=dli&spot=bench-1b&month=11', PHONE, 'light'],
@@ -45,7 +45,7 @@ const VIEWS = [
     'light',
     async (page) => page.getByText('Its year, full grown, in this home').scrollIntoViewIfNeeded(),
   ],
-  ['compare', '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra', PHONE, 'light'],
+  ['air', '/air/loft', PHONE, 'light', async (page) => page.getByText('A typical day in').waitFor({ timeout: 60_000 })],
   [
     'reading',
     '/light/reading/rack-mid-1',
@@ -57,13 +57,7 @@ const VIEWS = [
       await page.getByTestId('compared').waitFor({ timeout: 30_000 });
     },
   ],
-  [
-    'no-label',
-    '/catalogue/no-label',
-    PHONE,
-    'light',
-    async (page) => page.getByRole('checkbox', { name: 'Fronds that unroll' }).click(),
-  ],
+  ['plants-wide', '/plants', WIDE, 'light'],
   ['catalogue-wide', '/catalogue/hoya-carnosa', WIDE, 'light'],
 ];
 
@@ -71,7 +65,7 @@ checkNode();
 ensureInstalled();
 await ensureBuilt();
 const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-shots-'));
-const server = spawn(process.execPath, ['scripts/start.mjs', '--demo'], {
+const server = spawn(process.execPath, ['scripts/start.mjs', '--demo', '--no-devices'], {
   cwd: root,
   env: { ...process.env, PORT: String(PORT), DULVAN_DATA: path.join(folder, 'demo.sqlite') },
 });
@@ -84,7 +78,7 @@ try {
     const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
     await page.goto(`http://127.0.0.1:${PORT}${address}`);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
-    await page.getByText('Working').first().waitFor({ state: 'hidden', timeout: 30_000 });
+    await page.getByRole('progressbar').first().waitFor({ state: 'hidden', timeout: 30_000 });
     await page.waitForTimeout(1500);
     if (act) await act(page);
     await page.waitForTimeout(300);

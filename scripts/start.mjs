@@ -1,4 +1,5 @@
 /** npm run demo, npm start: makes a fresh clone ready, then serves app and API from this one process until it is told to stop. */
+import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { appFolder, checkNode, engineName, ensureBuilt, ensureInstalled, root } from './prepare.mjs';
 
@@ -14,6 +15,12 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 }
 ensureInstalled();
 if (!args.has('--api-only')) await ensureBuilt();
+
+/** Stand-ins for loggers, beside the demo. */
+function simulateLoggers(url) {
+  const simulator = ['--import', 'tsx', path.join(root, 'simulators/src/index.ts'), 'loggers', '--server', url];
+  return spawn(process.execPath, simulator, { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+}
 
 const { register } = await import('tsx/cjs/api');
 register();
@@ -33,10 +40,12 @@ try {
     devOrigin: process.env.DULVAN_DEV_ORIGIN ?? null,
   });
   console.log(`Dulvan is at ${running.url} (stop it with Ctrl-C)`);
+  const devices = demo && !args.has('--no-devices') ? simulateLoggers(running.url) : null;
   let closing = false;
   const stop = async () => {
     if (closing) return;
     closing = true;
+    devices?.kill();
     await running.close();
     process.exit(0);
   };
