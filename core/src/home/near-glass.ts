@@ -53,7 +53,9 @@ export function paneFelt(
   outdoorC: number,
   when: keyof typeof FELT,
 ): number {
-  return -share * FELT[when] * Math.max(0, (roomC - outdoorC) * Math.min(1, uValue / INNER_SURFACE));
+  const colderBy = Math.max(0, (roomC - outdoorC) * Math.min(1, uValue / INNER_SURFACE));
+  // Taken from nought: a pane no colder than the room gives 0, where a change of sign would give -0, which JSON loses.
+  return 0 - share * FELT[when] * colderBy;
 }
 
 /** What the sun on a pane adds to the air at a leaf in the afternoon, K. @param sunHours in the day */
