@@ -2,7 +2,8 @@ const transform = { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo
 
 /** Two kinds of tests: plain ones in Node for all that has no interface, and jest-expo's for the app. */
 module.exports = {
-  // No test is about speed: a machine may be busy, and on a fresh clone the first one of a screen also waits for its packages.
+  // No test is about speed: a machine may be busy, and on a fresh clone the first one of a screen also waits for its
+  // packages.
   testTimeout: 300_000,
   projects: [
     {

@@ -1,6 +1,6 @@
 /**
- * Before all browser tests: one server puts the demo in and works its homes out, as one that has run for a minute has. Tests start
- * from copies of its database, so that none waits for figures that it is not about.
+ * Before all browser tests: one server puts the demo in and works its homes out, as one that has run for a minute
+ * has. Tests start from copies of its database, so that none waits for figures that it is not about.
  */
 import { endpoints } from '@dulvan/contract';
 import { civilDateOf } from '@dulvan/core';

@@ -23,7 +23,10 @@ export const curtained = (window: Window, curtainId: string): Window => ({
 
 const range = (count: number) => Array.from({ length: count }, (_, i) => i);
 
-/** Rooms of 5 by 4 m, each with a window in walls A and B and two racks of three tiers with five spots and five lamps among them. */
+/**
+ * Rooms of 5 by 4 m, each with a window in walls A and B and two racks of three tiers with five spots and five lamps
+ * among them.
+ */
 export function benchHome(): HomeFacts {
   const [room] = sailLoft.rooms;
   const [window] = sailLoft.windows;

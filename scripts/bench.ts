@@ -1,4 +1,7 @@
-/** npm run bench, or npm run bench store phone for parts of it: how long answers take and how that grows, with ratios; nothing here passes or fails. */
+/**
+ * npm run bench, or npm run bench store phone for parts of it: how long answers take and how that grows, with ratios;
+ * nothing here passes or fails.
+ */
 import { knowledge, taxa, taxonFinder } from '@dulvan/catalogue';
 import { HomeEngine, ask, type HomeFacts } from '@dulvan/core';
 import { chromium } from '@playwright/test';

@@ -1,4 +1,7 @@
-/** npm run demo, npm start: makes a fresh clone ready, then serves app and API from this one process until it is told to stop. */
+/**
+ * npm run demo, npm start: makes a fresh clone ready, then serves app and API from this one process until it is told
+ * to stop.
+ */
 import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { appFolder, checkNode, engineName, ensureBuilt, ensureInstalled, root } from './prepare.mjs';

@@ -52,8 +52,8 @@ const READING: TableReading = {
 };
 const START = Date.UTC(2026, 0, 1);
 
-const lineAt = (i: number) =>
-  `${new Date(START + i * 60_000).toISOString().slice(0, 16).replace('T', ' ')},${(18 + (i % 40) / 10).toFixed(1)},${40 + (i % 20)}`;
+const momentAt = (i: number) => new Date(START + i * 60_000).toISOString().slice(0, 16).replace('T', ' ');
+const lineAt = (i: number) => `${momentAt(i)},${(18 + (i % 40) / 10).toFixed(1)},${40 + (i % 20)}`;
 const fileOf = (lines: readonly string[]) => new Blob([`time,temperature,humidity\n${lines.join('\n')}\n`]);
 
 interface Sent {

@@ -135,7 +135,10 @@ export function upgradedFacts(facts: unknown): unknown {
   );
 }
 
-/** A change as an earlier version wrote it: what was put in or taken out is whole, what was changed holds some fields only. */
+/**
+ * A change as an earlier version wrote it: what was put in or taken out is whole, what was changed holds some fields
+ * only.
+ */
 export function upgradedChange(change: EntryChange): EntryChange {
   const { list, before, after } = change;
   if (before !== null && after !== null) return change;

@@ -1,4 +1,7 @@
-/** Draws homes at random from what the facts allow, with spots and an instant: what the engine is held against the tracer on. */
+/**
+ * Draws homes at random from what the facts allow, with spots and an instant: what the engine is held against the
+ * tracer on.
+ */
 import type { Block, HomeFacts, Obstruction, Room, Window } from '../src/facts';
 import { ALL_MONTHS } from '../src/units';
 import { Draw } from './draw';

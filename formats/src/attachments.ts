@@ -1,4 +1,7 @@
-/** The content of stored files that answers are made from: a year's weather hours as CSV, a lamp's intensities as JSON. */
+/**
+ * The content of stored files that answers are made from: a year's weather hours as CSV, a lamp's intensities as
+ * JSON.
+ */
 import { MOST_INTENSITIES, YEAR_HOURS, fluxOf, type Intensities, type WeatherHour } from '@dulvan/core';
 import { z } from 'zod';
 import { Broken, parseText, type ParsedFile } from './parsed';

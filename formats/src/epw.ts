@@ -1,4 +1,7 @@
-/** Reads a year of hourly weather in the EPW format: checks every hour, fills the few that are missing, refuses the rest with the line. */
+/**
+ * Reads a year of hourly weather in the EPW format: checks every hour, fills the few that are missing, refuses the
+ * rest with the line.
+ */
 import { YEAR_HOURS, splitGlobal, sunPosition, type WeatherHour, type WeatherFile } from '@dulvan/core';
 import Papa from 'papaparse';
 import { Broken, parseText, quoted, type ParsedFile } from './parsed';
@@ -67,7 +70,10 @@ interface Hour extends Light {
   readonly year: number;
 }
 
-/** Reads an EPW file. Its hours end at the hour they name, so the middle of the first is half past midnight, standard time. */
+/**
+ * Reads an EPW file. Its hours end at the hour they name, so the middle of the first is half past midnight, standard
+ * time.
+ */
 export function readEpw(text: string): ParsedFile<ParsedWeather> {
   return parseText(text, readText);
 }
@@ -215,7 +221,10 @@ function sinMidHour({ month, day, hour }: { month: number; day: number; hour: nu
   return Math.max(0, Math.sin((sunPosition(atMs, head).elevationDeg * Math.PI) / 180));
 }
 
-/** Of global, direct and diffuse light any two give the third; global alone is parted after Erbs. NaN stays where nothing is known. */
+/**
+ * Of global, direct and diffuse light any two give the third; global alone is parted after Erbs. NaN stays where
+ * nothing is known.
+ */
 function completed({ global, dni, dhi }: Light, sin: number, extraterrestrial: number): Light {
   const known = (value: number) => !Number.isNaN(value);
   if (known(global) && known(dni) && known(dhi)) return { global, dni, dhi };
@@ -306,7 +315,9 @@ function nearest(hours: readonly Hour[], from: number, step: number): Light {
   return { global: 0, dni: 0, dhi: 0 };
 }
 
-/** Light in the night says that place and clock do not belong together. Share of the year's light that may fall in it. */
+/**
+ * Light in the night says that place and clock do not belong together. Share of the year's light that may fall in it.
+ */
 const MOST_BY_NIGHT = 0.02;
 
 function checkClock(hours: readonly WeatherHour[], head: Head): void {
@@ -363,7 +374,10 @@ function sineMidHour(i: number, head: Head): number {
   return Math.sin((sunPosition(atMs, head).elevationDeg * Math.PI) / 180);
 }
 
-/** Beam on level ground and diffuse light make the global light: a year may miss it by this share, and is doubted above that. */
+/**
+ * Beam on level ground and diffuse light make the global light: a year may miss it by this share, and is doubted
+ * above that.
+ */
 const MOST_UNCLOSED = 0.25;
 const DOUBTED_UNCLOSED = 0.08;
 /** Diffuse light is part of the global: a year of it may pass the whole by no more than rounding. */

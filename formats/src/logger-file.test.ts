@@ -1,4 +1,6 @@
-/** Logger files as they come: any delimiter, decimal comma, order of dates, clock, unit; broken ones with their line. */
+/**
+ * Logger files as they come: any delimiter, decimal comma, order of dates, clock, unit; broken ones with their line.
+ */
 import fc from 'fast-check';
 import { LoggerFile, Broken, recogniseTable, type TableReading } from './index';
 
@@ -108,7 +110,12 @@ describe('a logger’s file', () => {
   });
 
   it('is read alike whatever pieces it comes in', () => {
-    const text = `${head}${Array.from({ length: 60 }, (_, i) => `2026-01-05 ${String(i % 24).padStart(2, '0')}:${String(i % 60).padStart(2, '0')},${20 + i / 10},${40 + (i % 20)}`).join('\r\n')}\r\n`;
+    const two = (value: number) => String(value).padStart(2, '0');
+    const lines = Array.from(
+      { length: 60 },
+      (_, i) => `2026-01-05 ${two(i % 24)}:${two(i % 60)},${20 + i / 10},${40 + (i % 20)}\r\n`,
+    );
+    const text = `${head}${lines.join('')}`;
     const whole = read(text);
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 200 }), (length) => {

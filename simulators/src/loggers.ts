@@ -1,4 +1,7 @@
-/** Stand-ins for loggers of warmth and humidity: each speaks to the server as a real one would, over HTTP, with its token. */
+/**
+ * Stand-ins for loggers of warmth and humidity: each speaks to the server as a real one would, over HTTP, with its
+ * token.
+ */
 import { endpoints, type PostedSamples } from '@dulvan/contract';
 
 /** How a logger fails its grower, if it does. */

@@ -79,8 +79,8 @@ export const WATER_DAY = {
 export const WET_HOURS = {
   pane: (hours: string) => `Water settles on its coldest pane for ${hours} of a typical day.`,
   mould:
-    'A cold corner is moist enough for mould on a typical day. Mould harms health: air, heat and dry that corner, and ask ' +
-    'a doctor when someone coughs or wheezes there.',
+    'A cold corner is moist enough for mould on a typical day. Mould harms health: air, heat and dry that corner, and ' +
+    'ask a doctor when someone coughs or wheezes there.',
 };
 
 export const BENCH_SCREEN = {
@@ -111,7 +111,8 @@ export const BENCH_SCREEN = {
     `To hold ${target} % by day a humidifier must give ${grams} g/h: ${litres} l a day to fill in.`,
   humidifierNone: (target: string) => `The room has ${target} % by day without a humidifier.`,
   humidifierNever: (grams: string, target: string) =>
-    `${target} % would take ${grams} g/h all day: no sensible machine does that. Air less, cool it, or enclose the plants.`,
+    `${target} % would take ${grams} g/h all day: no sensible machine does that. ` +
+    'Air less, cool it, or enclose the plants.',
   howMuch: (remedy: string) => `How much of it: ${remedy}`,
 };
 
@@ -129,8 +130,8 @@ export const REMEDY = {
   humidifier: 'Run a humidifier',
   humidifierDose: (grams: string) => `${grams} g/h all day`,
   humidifierSide:
-    'Clean it weekly; cold mist from hard water leaves dust. Keep its plug dry and above the spray; a residual-current ' +
-    'breaker protects you.',
+    'Clean it weekly; cold mist from hard water leaves dust. Keep its plug dry and above the spray; ' +
+    'a residual-current breaker protects you.',
   cooler: 'Lower the heating',
   coolerDose: (kelvin: string) => `by ${kelvin}`,
   coolerSide: 'Cold corners grow wetter: see the hours of mould. Mind what your plants survive by night.',

@@ -1,4 +1,7 @@
-/** A logger's file on its way in: chosen, looked at as it will be read, corrected, and taken in with progress and a stop. */
+/**
+ * A logger's file on its way in: chosen, looked at as it will be read, corrected, and taken in with progress and a
+ * stop.
+ */
 import type { HomeFacts } from '@dulvan/core';
 import {
   COLUMN_KINDS,

@@ -1,4 +1,6 @@
-/** One logger: what it measured over a day, a week or a year, beside what suits the plants there and what is computed. */
+/**
+ * One logger: what it measured over a day, a week or a year, beside what suits the plants there and what is computed.
+ */
 import type { Quantity, SampleSum } from '@dulvan/contract';
 import { celsiusToFahrenheit, roomIdOfSpot, sharedBand, type HomeFacts, type Target } from '@dulvan/core';
 import { useState } from 'react';

@@ -4,8 +4,8 @@ export const LOGGERS_SCREEN = {
   place: 'The place',
   title: 'Loggers',
   about:
-    'A logger is a small device that writes down warmth and humidity all day. What it measured corrects what is computed ' +
-    'of its room.',
+    'A logger is a small device that writes down warmth and humidity all day. ' +
+    'What it measured corrects what is computed of its room.',
   none: 'No logger has measured anything yet. Import the file yours gives you.',
   importFile: 'Import a logger’s file',
   working: 'Asking for the loggers',
@@ -99,11 +99,13 @@ export const LOGGER_SCREEN = {
   inUse: (room: string) => `The air of ${room} is as it was measured.`,
   aboutUse: 'These months then stand for themselves; the others move with them. It can be undone.',
   twoDisagree: (other: string, kelvin: string, points: string) =>
-    `It differs from ${other} in the same room by ${kelvin} and ${points} points of humidity, in the mean of the months both measured.`,
+    `It differs from ${other} in the same room by ${kelvin} and ${points} points of humidity, ` +
+    'in the mean of the months both measured.',
   drifts: (early: string, late: string) =>
     `At first they differed by ${early} points, of late by ${late}: one of them drifts.`,
   saltTest:
-    'To see which hygrometer is right, shut it in a bag with a cap of wet table salt for eight hours: it must show 75 %.',
+    'To see which hygrometer is right, shut it in a bag with a cap of wet table salt for eight hours: ' +
+    'it must show 75 %.',
 };
 
 export const LIVE_LOGGERS = {

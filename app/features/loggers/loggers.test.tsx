@@ -1,4 +1,7 @@
-/** The screens of loggers, with a server that has two of them: what they measured, what they correct, who sends by itself. */
+/**
+ * The screens of loggers, with a server that has two of them: what they measured, what they correct, who sends by
+ * itself.
+ */
 import { ROW_NUMBERS, type Device, type Series } from '@dulvan/contract';
 import { HOUR_MS } from '@dulvan/core';
 import { fireEvent, screen } from '@testing-library/react-native';

@@ -1,4 +1,6 @@
-/** Samples over a stretch of time: their mean as a line, least and most as a pale band, what suits the plants behind. */
+/**
+ * Samples over a stretch of time: their mean as a line, least and most as a pale band, what suits the plants behind.
+ */
 import type { SampleSum } from '@dulvan/contract';
 import type { Home } from '@dulvan/core';
 import { TZDate } from '@date-fns/tz';

@@ -51,14 +51,14 @@ export function explainAir({ facts, spotId, units }: Asked, condition: Condition
     method: [
       basis,
       said(
-        'VPD is the saturation pressure at the leaf, told for a leaf as warm as the air and for one warmed by light, less the vapour in the air (Hyland',
-        'and Wexler).',
+        'VPD is the saturation pressure at the leaf, told for a leaf as warm as the air and for one warmed by light,',
+        'less the vapour in the air (Hyland and Wexler).',
       ),
     ],
     assumptions: assumedOfAir(facts, room),
     doubt: said(
-      `Within about ${air.spread.celsius.toFixed(1)} K, and ${Math.round(air.spread.rhBelow)} points of humidity less to`,
-      `${Math.round(air.spread.rhAbove)} more, in four cases of five. Leaks and what wets the air are guesses until a`,
+      `Within about ${air.spread.celsius.toFixed(1)} K, and ${Math.round(air.spread.rhBelow)} points of humidity`,
+      `less to ${Math.round(air.spread.rhAbove)} more, in four cases of five. Leaks and what wets the air are guesses until a`,
       'record says better.',
     ),
   };
@@ -79,8 +79,8 @@ function assumedOfAir(facts: HomeFacts, room: Room | undefined): string[] {
   if (isSaid)
     return ['Offsets of single spots are usual values, right to within a half, until a record corrects them.'];
   return [
-    'Nothing was said of its heating and airing: 20 °C by day, 17 °C by night, usual walls, shut windows with gaps and ' +
-      'eight hours of people a day are assumed; a cabinet follows its room.',
+    'Nothing was said of its heating and airing: 20 °C by day, 17 °C by night, usual walls, shut windows with gaps ' +
+      'and eight hours of people a day are assumed; a cabinet follows its room.',
     'Offsets of single spots are usual values, right to within a half, until a record corrects them.',
   ];
 }

@@ -8,8 +8,8 @@ export interface AirMonth {
   readonly dayRh: number;
   readonly nightRh: number;
   /**
-   * `stated` by the grower for this month; `computed` from the room and its outdoors; `corrected`, the same with what was
-   * stated for other months. Where nothing tells the outdoors: `between` stated months, or `assumed`.
+   * `stated` by the grower for this month; `computed` from the room and its outdoors; `corrected`, the same with what
+   * was stated for other months. Where nothing tells the outdoors: `between` stated months, or `assumed`.
    */
   readonly basis: 'stated' | 'computed' | 'corrected' | 'between' | 'assumed';
 }

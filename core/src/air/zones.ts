@@ -115,8 +115,8 @@ export interface AirDays {
   readonly zones: readonly AirZone[];
   readonly links: readonly AirLink[];
   /**
-   * The state at the first midnight; `periodic` looks for the one that a day leads back to, `near` one from a state that
-   * is known to lie near it.
+   * The state at the first midnight; `periodic` looks for the one that a day leads back to, `near` one from a state
+   * that is known to lie near it.
    */
   readonly start: readonly ZoneState[] | 'periodic' | { readonly near: readonly ZoneState[] };
 }

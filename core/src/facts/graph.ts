@@ -1,4 +1,7 @@
-/** What belongs to what among a home's facts, read off the table of kinds: what falls with a fact, and what points at nothing. */
+/**
+ * What belongs to what among a home's facts, read off the table of kinds: what falls with a fact, and what points at
+ * nothing.
+ */
 import type { FactList, HomeFacts } from './home-facts';
 import { FACT_LISTS, KINDS, linksOf, type Link } from './kinds';
 import type { Problem } from './problem';
@@ -54,7 +57,7 @@ function reachedFrom(
 /**
  * What goes, and what is cleared, when facts are taken out of a home.
  * @param taken keys of the facts to take out; unknown ones change nothing
- * @example fallenWith(facts, [{ list: 'rooms', id: 'loft' }]).gone // the room, its windows, stands, tiers, spots, lamps, air
+ * @example fallenWith(facts, [{ list: 'rooms', id: 'loft' }]).gone // the room, its windows, stands, lamps
  */
 export function fallenWith(facts: HomeFacts, taken: readonly FactKey[]): Fallen {
   const gone: FactKey[] = [...taken];

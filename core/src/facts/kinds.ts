@@ -1,4 +1,7 @@
-/** The table of kinds of facts: what each belongs to and points at, what becomes of it when that goes, and how many there may be. */
+/**
+ * The table of kinds of facts: what each belongs to and points at, what becomes of it when that goes, and how many
+ * there may be.
+ */
 import type { FactList, FactOf } from './home-facts';
 
 /** A field of a fact that holds the key of another. */
@@ -6,8 +9,8 @@ export interface Link<L extends FactList = FactList> {
   readonly field: keyof FactOf[L] & string;
   readonly to: FactList;
   /**
-   * What becomes of the fact when what it points at is taken out: it goes too, its field is cleared, or it stays as it is,
-   * since it tells of something that was.
+   * What becomes of the fact when what it points at is taken out: it goes too, its field is cleared, or it stays as
+   * it is, since it tells of something that was.
    */
   readonly whenGone: 'goes-too' | 'cleared' | 'stays';
 }

@@ -17,7 +17,10 @@ export interface DliShares {
 
 export interface Condition {
   readonly month: number;
-  /** Mean DLI of the month, all sources, and its mean in poor, typical and good years (10th, 50th, 90th percentile of seeded years). */
+  /**
+   * Mean DLI of the month, all sources, and its mean in poor, typical and good years (10th, 50th, 90th percentile of
+   * seeded years).
+   */
   readonly dli: number;
   readonly dliPoorYear: number;
   readonly dliTypicalYear: number;

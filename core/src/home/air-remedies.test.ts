@@ -1,4 +1,6 @@
-/** Remedies for dry air, tried on a room's own day: what helps, by how much, at what cost, and how well that is known. */
+/**
+ * Remedies for dry air, tried on a room's own day: what helps, by how much, at what cost, and how well that is known.
+ */
 import fc from 'fast-check';
 import { vapourPressureDeficit } from '../air';
 import type { HomeFacts } from '../facts';

@@ -1,4 +1,7 @@
-/** Heating and airing, and things that change the air, with usual values: for tests that state only what they are about. */
+/**
+ * Heating and airing, and things that change the air, with usual values: for tests that state only what they are
+ * about.
+ */
 import type { AirThing, RoomClimate } from '../facts';
 import { ALL_MONTHS } from '../units';
 import { ASSUMED_CLIMATE } from './room-climate';

@@ -1,6 +1,6 @@
 /**
- * The stated range of a room's air held against rooms that are not as they were said to be: leakier or tighter, with more
- * or less water and heat, in another year's weather. Four times in five it must hold the truth.
+ * The stated range of a room's air held against rooms that are not as they were said to be: leakier or tighter, with
+ * more or less water and heat, in another year's weather. Four times in five it must hold the truth.
  */
 import { airByHour, dayMean, nightMean, type AirZone, type Outdoors, type Schedule } from '../air';
 import type { HomeFacts } from '../facts';

@@ -1,4 +1,6 @@
-/** The air of a home's rooms through the year, hour by hour of each month's typical day, with its cold and hot spells. */
+/**
+ * The air of a home's rooms through the year, hour by hour of each month's typical day, with its cold and hot spells.
+ */
 import {
   airByHour,
   dayMean,

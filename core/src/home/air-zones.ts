@@ -18,7 +18,10 @@ import type { ZoneInputs } from './zone-inputs';
 import { dehumidifierOf, devicesW, humidifierOf, lampsOf, livingIn, plantsOf, together, wetOf } from './zone-sources';
 
 const AIR_HEAT = 1006;
-/** What air through an open door comes to, for each m2: driven by a kelvin between the rooms, m/s. Brown and Solvason 1962. */
+/**
+ * What air through an open door comes to, for each m2: driven by a kelvin between the rooms, m/s. Brown and Solvason
+ * 1962.
+ */
 const THROUGH_DOOR_M_S = 0.06;
 const DOOR_OPEN_SHARE: Readonly<Record<Doorway['stands'], number>> = { open: 1, 'by-day': 0.6, ajar: 0.2, shut: 0.01 };
 const DOOR_U = 2;

@@ -27,7 +27,10 @@ export interface LitLamp {
   readonly circuit: Circuit;
 }
 
-/** Draws the years by which single months are judged: the same for every home, so that the same facts give the same figures. */
+/**
+ * Draws the years by which single months are judged: the same for every home, so that the same facts give the same
+ * figures.
+ */
 const YEARS_SEED = 1;
 let drawnYears: SeededYears | null = null;
 
@@ -258,7 +261,8 @@ interface DayInputs {
 
 /**
  * When the leaf notices light on the fifteenth of a month: daylight from the height of the sun at which it passes the
- * threshold through the curtains as they are drawn, lamps of its own and of other tiers, and the room's light after dark.
+ * threshold through the curtains as they are drawn, lamps of its own and of other tiers, and the room's light after
+ * dark.
  */
 function stretchesOf({ facts, evening, daylight, lit, month, year }: DayInputs): Stretch[] {
   const stretches: Stretch[] = lit

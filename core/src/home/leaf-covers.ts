@@ -1,4 +1,6 @@
-/** The leaves in a room, by how they breathe and when they are lit: what its plants give to its air follows from them. */
+/**
+ * The leaves in a room, by how they breathe and when they are lit: what its plants give to its air follows from them.
+ */
 import { tiersIn, type HomeFacts } from '../facts';
 import { leafAreaM2 } from '../room';
 import type { Taxon } from '../taxon';
@@ -15,7 +17,9 @@ export interface Cover {
   readonly areaM2: number;
 }
 
-/** Leaf areas are taken in steps of a sixth: they are known no better, and one pot moved need not move the room's air. */
+/**
+ * Leaf areas are taken in steps of a sixth: they are known no better, and one pot moved need not move the room's air.
+ */
 const AREA_STEP = 7 / 6;
 const LEAST_AREA_M2 = 0.02;
 const inSteps = (areaM2: number) =>

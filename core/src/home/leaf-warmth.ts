@@ -4,14 +4,18 @@ import type { AirMovement, Circuit } from '../facts';
 import { circuitHours } from '../lamp';
 import type { DaylightYear } from '../light';
 
-/** Heat a leaf takes up for each W m-2 of daylight (half of it infrared, of which it takes little), and of lamp light. */
+/**
+ * Heat a leaf takes up for each W m-2 of daylight (half of it infrared, of which it takes little), and of lamp light.
+ */
 const TAKES_OF_DAYLIGHT = 0.5;
 const TAKES_OF_LAMP = 0.85;
 /** Lamp light carries so many umol for each joule in 400-700 nm. */
 const LAMP_UMOL_J = 4.6;
 /** Heat that a leaf's two sides give to air and surroundings, W m-2 K-1. Campbell and Norman 1998, a leaf of 5 cm. */
 const GIVES: Readonly<Record<AirMovement, number>> = { still: 18, gentle: 25, brisk: 40 };
-/** Part of the heat that goes into water instead, in a leaf that breathes. Judgement, between a third and two thirds. */
+/**
+ * Part of the heat that goes into water instead, in a leaf that breathes. Judgement, between a third and two thirds.
+ */
 const INTO_WATER = 0.4;
 const DAY_H = DAY.to - DAY.from;
 

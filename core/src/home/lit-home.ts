@@ -192,8 +192,8 @@ export class LitHome {
   }
 
   /**
-   * The lamps that a place notices, those of neighbouring tiers among them, with what the room's surfaces throw back; in a
-   * cabinet also those of the room around it, through its shell.
+   * The lamps that a place notices, those of neighbouring tiers among them, with what the room's surfaces throw back;
+   * in a cabinet also those of the room around it, through its shell.
    * @param topPlace where the brightest hour is judged
    */
   lampsAt(scene: Scene, place: LeafPlace, sky: HomeSky, topPlace = place): LitLamp[] {
@@ -246,7 +246,9 @@ export class LitHome {
     return { id: placed.lamp.id, circuitId: placed.lamp.circuitId, ppfd, topPpfd, reflectedPpfd };
   }
 
-  /** What a lamp gives to the surfaces of a room, past all that stands there; crowns come last, since they move most. */
+  /**
+   * What a lamp gives to the surfaces of a room, past all that stands there; crowns come last, since they move most.
+   */
   private lampOnRoom(light: SeenLamp, room: RoomScene): Float64Array {
     const { key, lit } = this.room(room);
     const lightKey = `${key}|${lampKey(light)}`;

@@ -38,11 +38,14 @@ export function nearGlass(
 /** Inner side of a pane to the room's air, W m-2 K-1 (EN ISO 6946). */
 const INNER_SURFACE = 7.7;
 /**
- * Share of the pane's cold that a leaf beside it feels: of the air that falls along it, and in a cold night also of what
- * it radiates to the glass. Judgement.
+ * Share of the pane's cold that a leaf beside it feels: of the air that falls along it, and in a cold night also of
+ * what it radiates to the glass. Judgement.
  */
 const FELT = { usual: 0.35, 'cold-night': 0.6 } as const;
-/** Sun on the glass warms the air between it and the room by so much for each hour of it, K, and by no more than the other. */
+/**
+ * Sun on the glass warms the air between it and the room by so much for each hour of it, K, and by no more than the
+ * other.
+ */
 const WARMED_BY_SUN_K = 1;
 const WARMED_AT_MOST_K = 6;
 

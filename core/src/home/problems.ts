@@ -1,4 +1,6 @@
-/** What cannot be true of a home: facts that contradict each other, each with the field to mend and the range allowed. */
+/**
+ * What cannot be true of a home: facts that contradict each other, each with the field to mend and the range allowed.
+ */
 import {
   danglingIn,
   dependentsOf,

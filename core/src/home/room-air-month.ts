@@ -34,7 +34,9 @@ export interface RoomAirMonth extends AirMonth {
   /** How far its windows are taken to be open for the warmth: 0 as usual, then by steps. */
   readonly opened: number;
   readonly water: WaterDay;
-  /** Hours of a day in which water settles on its coldest pane, and in which a cold corner is moist enough for mould. */
+  /**
+   * Hours of a day in which water settles on its coldest pane, and in which a cold corner is moist enough for mould.
+   */
   readonly paneWetH: number;
   readonly mouldH: number;
   readonly spread: AirSpread;
@@ -48,7 +50,10 @@ const CORNER_FACTOR = { thin: 0.55, usual: 0.7, insulated: 0.85 } as const;
 /** Mould grows from this humidity at the surface, per cent. */
 const MOULD_RH = 80;
 
-/** Hours of a day in which water settles on a room's coldest pane, and in which a cold corner is moist enough for mould. */
+/**
+ * Hours of a day in which water settles on a room's coldest pane, and in which a cold corner is moist enough for
+ * mould.
+ */
 export function wetHours({
   room,
   zone,

@@ -7,12 +7,18 @@ import type { RoomAirMonth } from './room-air-month';
 import { runsIn } from './zone-inputs';
 import { paneFelt, paneWarmed, type NearGlass } from './near-glass';
 
-/** Warm air rises: so much warmer for each metre above the height at which rooms are stated, K; less where nothing heats. */
+/**
+ * Warm air rises: so much warmer for each metre above the height at which rooms are stated, K; less where nothing
+ * heats.
+ */
 const STRATIFICATION_K_M = { heated: 0.7, free: 0.3 } as const;
 const STATED_HEIGHT_M = 1.1;
 const STRATIFIED_M = 1.5;
 
-/** What a thing does at its own place, K, and the distance over which a third of it is left, m. Judgement, each within a half. */
+/**
+ * What a thing does at its own place, K, and the distance over which a third of it is left, m. Judgement, each within
+ * a half.
+ */
 interface Reach {
   readonly peakK: number;
   readonly reachM: number;

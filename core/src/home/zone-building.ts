@@ -26,13 +26,18 @@ const WIDE_OPEN = { changesH: 20, hours: 1 / 6, at: [8, 19] } as const;
 
 /** Heat through opaque outer walls, W m-2 K-1: solid brick, cavity wall, insulated. */
 export const WALL_U: Readonly<Record<Envelope, number>> = { thin: 1.8, usual: 0.8, insulated: 0.25 };
-/** Inner walls, and the warmth of the rooms behind them while they are heated. Judgement: half of them border on one. */
+/**
+ * Inner walls, and the warmth of the rooms behind them while they are heated. Judgement: half of them border on one.
+ */
 export const INNER_WALL_U = 1.5;
 export const INNER_WALLS_WARM = 0.5;
 const NEIGHBOURS_C = 18;
 /** So far below it the neighbours' heat is told in proportion, K: wider than any cold room. */
 const NEIGHBOURS_BAND_K = 60;
-/** What a room and the things in it hold of warmth within a day, for each m2 of floor, J K-1. ISO 13790: light to medium. */
+/**
+ * What a room and the things in it hold of warmth within a day, for each m2 of floor, J K-1. ISO 13790: light to
+ * medium.
+ */
 export const CAPACITY_J_K_M2 = 90_000;
 /** Heating is taken to be large enough for a frost of this much below the room, and to warm up again in the morning. */
 const HEATING_FOR_K = 35;
@@ -88,7 +93,10 @@ export function airingOf(inputs: ZoneInputs, room: Room, airing: Airing, volumeM
   ]);
 }
 
-/** Heating that holds what is set, or what seeps in from the neighbours. @param innerWK of inner walls beside warm rooms, W/K */
+/**
+ * Heating that holds what is set, or what seeps in from the neighbours. @param innerWK of inner walls beside warm
+ * rooms, W/K
+ */
 export function heatingOf(climate: Climate, uaWK: number, innerWK: number, changesW: number): AirZone['heating'] {
   if (climate.heating === 'none') {
     // What seeps through inner walls from heated rooms: none at their warmth, in proportion below it.

@@ -3,7 +3,10 @@ import type { Foliage, HomeFacts, Plant, Spot } from '../facts';
 import { solidBox, type Occluder, type Solid } from './occluder';
 import { CROWN_FROM, LEAF_HEIGHT_M } from './geometry';
 
-/** The solid boards of a room's stands and its blocks, in an order of their own: however they are listed, they count alike. */
+/**
+ * The solid boards of a room's stands and its blocks, in an order of their own: however they are listed, they count
+ * alike.
+ */
 export function solidsOf(facts: HomeFacts, roomId: string): Solid[] {
   const boards = facts.stands
     .filter((stand) => stand.roomId === roomId)
@@ -57,7 +60,9 @@ export function crownsOf(facts: HomeFacts, roomId: string): Crown[] {
   });
 }
 
-/** Leaf of a plant, one side, m2: by the ground its crown covers; a plant of unknown height is taken for a small one. */
+/**
+ * Leaf of a plant, one side, m2: by the ground its crown covers; a plant of unknown height is taken for a small one.
+ */
 export function leafAreaM2({ heightCm, foliage }: Plant, { sizeM }: Pick<Spot, 'sizeM'>): number {
   const acrossM = Math.min(sizeM, (heightCm ?? UNKNOWN_HEIGHT_CM) / 100);
   return acrossM ** 2 * LEAF_AREA_INDEX[foliage];
@@ -103,8 +108,8 @@ export interface Shell extends Occluder {
 const SOLID_SHELL = 0.02;
 
 /**
- * Cabinets, tents and domes that stand in a room, as they dim what is behind them: a way straight through passes the shell
- * twice.
+ * Cabinets, tents and domes that stand in a room, as they dim what is behind them: a way straight through passes the
+ * shell twice.
  */
 export function shellsOf(rooms: HomeFacts['rooms'], roomId: string): Shell[] {
   return rooms

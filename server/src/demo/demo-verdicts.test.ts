@@ -29,7 +29,7 @@ it.each<[string, LifeClass]>([
   expect(fitsIn(sailLoft).get(plantId)!.verdict.life).toBe(life);
 });
 
-it('a plant that grows well without buds is in no danger, and a plant that need only live in its corner has no trouble', () => {
+it('growing well without buds is no danger, and a plant that need only live in its corner has no trouble', () => {
   const fits = fitsIn(sailLoft);
   expect(fits.get('p-hoya')!.flowers!.likely).not.toBe('yes');
   expect(fits.get('p-hoya')!.troubles.filter(({ severity }) => severity === 'danger')).toEqual([]);

@@ -1,6 +1,6 @@
 /**
- * A year that three small loggers in the sail loft measured: hours drawn from a room with more leaks and more water than
- * is said of it, each logger with its own noise; one of them drifts.
+ * A year that three small loggers in the sail loft measured: hours drawn from a room with more leaks and more water
+ * than is said of it, each logger with its own noise; one of them drifts.
  */
 import { HOUR_MS, humidityRatio, relativeHumidity, type HomeFacts } from '@dulvan/core';
 import type { BundlePart } from '@dulvan/formats/bundle';

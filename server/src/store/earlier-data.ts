@@ -1,4 +1,7 @@
-/** Moves what the tables of earlier versions held into today's: facts, journal, notes, weather hours and lamps' intensities. */
+/**
+ * Moves what the tables of earlier versions held into today's: facts, journal, notes, weather hours and lamps'
+ * intensities.
+ */
 import { FACT_LISTS, type FactList } from '@dulvan/core';
 import { earlierParts } from '@dulvan/formats/earlier-bundle';
 import { inTransaction, type Connection } from './database';

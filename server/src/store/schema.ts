@@ -1,4 +1,7 @@
-/** The tables: facts and the journal of their changes, records, series, files, and what may be worked out anew at any time. */
+/**
+ * The tables: facts and the journal of their changes, records, series, files, and what may be worked out anew at any
+ * time.
+ */
 import type { ChangeList, EntryChange } from '@dulvan/core';
 import type { FileKind, HomeRecord, JournalEntry, Quantity, RecordKind } from '@dulvan/contract';
 import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
@@ -6,8 +9,8 @@ import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex 
 type Fields = Readonly<Record<string, unknown>>;
 
 /**
- * Every fact of every home, one row each, the home itself among them: a kind of fact needs no table of its own. What may
- * stand in it is the contract's to say, what belongs to what the table of kinds'.
+ * Every fact of every home, one row each, the home itself among them: a kind of fact needs no table of its own. What
+ * may stand in it is the contract's to say, what belongs to what the table of kinds'.
  */
 export const facts = sqliteTable(
   'facts',
@@ -152,7 +155,9 @@ export const files = sqliteTable(
   (table) => [primaryKey({ columns: [table.homeId, table.key] })],
 );
 
-/** Requests that have been carried out, by the key their sender made up: sent again, they are answered, not repeated. */
+/**
+ * Requests that have been carried out, by the key their sender made up: sent again, they are answered, not repeated.
+ */
 export const requests = sqliteTable(
   'requests',
   {
