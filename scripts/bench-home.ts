@@ -206,6 +206,8 @@ export function fullHome(): HomeFacts {
     climates: [],
     airThings: [],
     doorways: [],
+    learntAir: [],
+    spotAir: [],
   };
   return {
     ...empty,

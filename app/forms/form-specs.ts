@@ -11,7 +11,7 @@ import { WINDOW_SPECS } from './window-specs';
 /** The lists that are filled in by these forms; the others have screens of their own. */
 export type FormList = Exclude<
   FactList,
-  'ownTaxa' | 'corrections' | 'photometries' | 'weathers' | 'readings' | 'outcomes'
+  'ownTaxa' | 'corrections' | 'photometries' | 'weathers' | 'readings' | 'outcomes' | 'learntAir' | 'spotAir'
 >;
 
 export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {

@@ -21,6 +21,7 @@ export const STEP_WORDS: Readonly<Record<AirStep['from'], string>> = {
   height: 'Height above the floor',
   pane: 'Glass beside it',
   lamp: 'Lamp near it',
+  record: 'Its own record',
 };
 
 export const MOVEMENT_WORDS: Readonly<Record<AirMovement, string>> = {

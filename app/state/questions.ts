@@ -9,6 +9,7 @@ import {
   type CivilDate,
   type HomeFacts,
   type LampWish,
+  type MeasuredMonth,
   type ParamsOf,
   type Plant,
   type QuestionName,
@@ -156,6 +157,12 @@ export function useRoomDay(facts: HomeFacts | null, roomId: string, date: CivilD
 export function useRoomAir(facts: HomeFacts | null, roomId: string) {
   const year = useYear(facts);
   return useQuestion('roomAir', facts, { roomId, year });
+}
+
+/** What measured months teach of a room; null for facts asks nothing. */
+export function useRoomLesson(facts: HomeFacts | null, roomId: string, months: readonly MeasuredMonth[]) {
+  const year = useYear(facts);
+  return useQuestion('learnRoom', facts, { roomId, year, months });
 }
 
 /** A room's air over its plan. */

@@ -20,6 +20,7 @@ import {
   photometrySchema,
   plantSchema,
   readingSchema,
+  spotAirSchema,
   weatherSchema,
 } from './growing-schemas';
 import {
@@ -28,6 +29,7 @@ import {
   climateSchema,
   doorwaySchema,
   homeSchema,
+  learntAirSchema,
   obstructionSchema,
   roomSchema,
   spotSchema,
@@ -57,6 +59,8 @@ export const factSchemas: { readonly [L in FactList]: z.ZodType<FactOf[L]> & { r
   climates: climateSchema,
   airThings: airThingSchema,
   doorways: doorwaySchema,
+  learntAir: learntAirSchema,
+  spotAir: spotAirSchema,
 };
 
 /** A home with all its lists, each within its limit and each key once. */
@@ -101,6 +105,8 @@ const LATER_LISTS: Readonly<Partial<Record<FactList, readonly unknown[]>>> = {
   climates: [],
   airThings: [],
   doorways: [],
+  learntAir: [],
+  spotAir: [],
 };
 
 type Fields = Readonly<Record<string, unknown>>;

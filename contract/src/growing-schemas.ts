@@ -20,6 +20,7 @@ import {
   type OwnTaxon,
   type Photometry,
   type Plant,
+  type SpotAirStatement,
   type Reading,
   type WeatherFile,
 } from '@dulvan/core';
@@ -140,6 +141,10 @@ export const airSchema = z.strictObject({
   dayRh: within(1, 100, '%'),
   nightRh: within(1, 100, '%'),
 }) satisfies z.ZodType<AirStatement>;
+
+const { roomId: _roomId, ...airFields } = airSchema.shape;
+
+export const spotAirSchema = z.strictObject({ ...airFields, spotId: id }) satisfies z.ZodType<SpotAirStatement>;
 
 const twelve = (from: number, to: number, unit: string) =>
   z

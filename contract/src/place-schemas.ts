@@ -14,6 +14,7 @@ import {
   type Block,
   type Doorway,
   type Home,
+  type LearntAir,
   type HungCurtain,
   type Obstruction,
   type Room,
@@ -196,3 +197,29 @@ export const doorwaySchema = z.strictObject({
   heightM: metres(0.2, 5),
   stands: z.enum(DOORWAY_STATES),
 }) satisfies z.ZodType<Doorway>;
+
+const factor = within(0.05, 20, '');
+const doubt = within(0, 5, '');
+
+export const learntAirSchema = z.strictObject({
+  id,
+  roomId: id,
+  airing: factor,
+  water: factor,
+  walls: factor,
+  sun: factor,
+  holds: factor,
+  dayK: within(-15, 15, 'K'),
+  nightK: within(-15, 15, 'K'),
+  airingSpread: doubt,
+  waterSpread: doubt,
+  wallsSpread: doubt,
+  sunSpread: doubt,
+  holdsSpread: doubt,
+  dayKSpread: doubt,
+  nightKSpread: doubt,
+  days: wholeWithin(1, 40_000, 'days'),
+  heatingThen: z.enum(HEATINGS),
+  airingThen: z.enum(AIRINGS),
+  envelopeThen: z.enum(ENVELOPES),
+}) satisfies z.ZodType<LearntAir>;

@@ -233,6 +233,8 @@ export function drawnHome(seed: number): Drawn {
       climates: [],
       airThings: [],
       doorways: [],
+      learntAir: [],
+      spotAir: [],
     },
     outdoors,
     kinds: [...draw.kinds],

@@ -119,7 +119,7 @@ function DayOfAir({ facts, room, here }: Given & { readonly here: RoomAirMonth }
       >
         {(width) => <AirDayDrawing month={here} width={width} units={units} />}
       </Drawing>
-      {here.opened > 0 ? <Small>{WORDS.windowsOpened}</Small> : null}
+      {here.openedH > 0 ? <Small>{WORDS.windowsOpened}</Small> : null}
       {here.paneWetH > 0 ? <Body>{WET_HOURS.pane(hours(here.paneWetH))}</Body> : null}
       {here.mouldH > 0 ? <Body>{WET_HOURS.mould}</Body> : null}
     </View>

@@ -56,6 +56,7 @@ function zoneOf(given: GivenZone): AirZone {
     capacityJK: given.C_J_K,
     uaWK: given.UA_W_K,
     airChangesH: scheduleOf(given.ach),
+    venting: null,
     internalW: Object.values(given.internal_W).map(scheduleOf),
     sources: Object.values(given.sources).map(({ g_h, takes_heat }) => ({
       gH: scheduleOf(g_h),

@@ -47,8 +47,9 @@ const ENDS_APART_H = 1e-6;
 
 function stepsFor(zones: readonly AirZone[]): number {
   if (hasSwitches(zones)) return STEPS_WITH_SWITCHES;
-  const schedules = zones.flatMap(({ airChangesH, internalW, sources, heating }) => [
+  const schedules = zones.flatMap(({ airChangesH, venting, internalW, sources, heating }) => [
     airChangesH,
+    ...(venting ? [venting.changesH] : []),
     ...internalW,
     ...sources.map(({ gH }) => gH),
     ...(heating ? [heating.setC] : []),

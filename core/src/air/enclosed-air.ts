@@ -69,6 +69,7 @@ export function enclosedZone(
       capacityJK: volumeM3 * CAPACITY_J_K_M3 + dryAirKg * AIR_HEAT,
       uaWK: 0,
       airChangesH: always(0),
+      venting: null,
       internalW: [lampW],
       sources: [],
       solarW: sunW,

@@ -6,6 +6,7 @@ export const heatedRoom: AirZone = {
   capacityJK: 4e6,
   uaWK: 50,
   airChangesH: always(0.5),
+  venting: null,
   internalW: [always(100)],
   sources: [{ gH: always(60), heat: 'from-the-room' }],
   solarW: null,

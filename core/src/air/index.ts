@@ -1,4 +1,5 @@
 export * from './moist';
+export * from './least-squares';
 export * from './measured-months';
 export * from './month';
 export * from './steady';
@@ -11,4 +12,4 @@ export * from './humidifier-size';
 export * from './schedules';
 export * from './outdoor-year';
 export * from './enclosed-air';
-export { INNER_FILM } from './zone-rates';
+export { INNER_FILM, openShare } from './zone-rates';

@@ -8,17 +8,30 @@ const hours = (from: number, days: number, value: (localHour: number) => number,
   Array.from({ length: days * 24 }, (_, i) => ({ at: from + i * HOUR_MS, mean: value((i + offsetH) % 24) }));
 const warmth = (hour: number) => (hour >= 8 && hour < 20 ? 22 : hour >= 22 || hour < 6 ? 16 : 19);
 const moisture = (hour: number) => (hour >= 8 && hour < 20 ? 40 : hour >= 22 || hour < 6 ? 60 : 50);
+const DAY_HOURS = Array.from({ length: 24 }, (_, hour) => hour);
 const january = Date.UTC(2026, 0, 3);
 const july = Date.UTC(2026, 6, 3);
 
 it('has means of day and night by the clock on the wall, in summer too', () => {
   const celsius = [...hours(january, 20, warmth), ...hours(july, 20, warmth, 1)];
   const rh = [...hours(january, 20, moisture), ...hours(july, 20, moisture, 1)];
+  const byHour = { celsiusByHour: DAY_HOURS.map(warmth), rhByHour: DAY_HOURS.map(moisture) };
   expect(measuredMonths(celsius, rh, ZONE)).toEqual([
-    { month: 1, dayC: 22, nightC: 16, dayRh: 40, nightRh: 60, days: 20 },
+    { month: 1, dayC: 22, nightC: 16, dayRh: 40, nightRh: 60, ...byHour, days: 20 },
     // The first and the last of its days begin and end an hour apart from the clock's.
-    { month: 7, dayC: 22, nightC: 16, dayRh: 40, nightRh: 60, days: 20 },
+    { month: 7, dayC: 22, nightC: 16, dayRh: 40, nightRh: 60, ...byHour, days: 20 },
   ]);
+});
+
+it('leaves an hour out that was never measured', () => {
+  const noon = ({ at }: HourMean) => new Date(at).getUTCHours() !== 12;
+  const [month] = measuredMonths(
+    hours(january, 20, warmth).filter(noon),
+    hours(january, 20, moisture).filter(noon),
+    ZONE,
+  );
+  expect(month!.celsiusByHour[12]).toBeNull();
+  expect(month!.celsiusByHour[13]).toBe(22);
 });
 
 it('says nothing of months with fewer days, or of which one quantity alone is known', () => {

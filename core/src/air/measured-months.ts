@@ -16,6 +16,9 @@ export interface MeasuredMonth {
   readonly nightC: number;
   readonly dayRh: number;
   readonly nightRh: number;
+  /** Means by the hour of the day; null where it was never measured. */
+  readonly celsiusByHour: readonly (number | null)[];
+  readonly rhByHour: readonly (number | null)[];
   /** Days of which most hours were measured. */
   readonly days: number;
 }
@@ -26,8 +29,8 @@ export const LEAST_DAYS = 7;
 const HOURS_OF_A_DAY = 18;
 
 interface Sums {
-  readonly day: number[];
-  readonly night: number[];
+  /** Values by the hour of the day. */
+  readonly byHour: readonly number[][];
   readonly byDate: Map<string, number>;
 }
 
@@ -38,14 +41,17 @@ function sumsOf(hours: readonly HourMean[], timeZone: string): Map<number, Sums>
     const { year, month, day } = civilDateOf(middle, timeZone);
     const hour = Math.floor(minuteOfCivilDay(middle, timeZone) / 60);
     let sums = months.get(month);
-    if (!sums) months.set(month, (sums = { day: [], night: [], byDate: new Map() }));
+    if (!sums) months.set(month, (sums = { byHour: Array.from({ length: 24 }, () => []), byDate: new Map() }));
     const date = `${year}-${day}`;
     sums.byDate.set(date, (sums.byDate.get(date) ?? 0) + 1);
-    if (isDay(hour)) sums.day.push(mean);
-    else if (isNight(hour)) sums.night.push(mean);
+    sums.byHour[hour]!.push(mean);
   }
   return months;
 }
+
+const dayOf = ({ byHour }: Sums) => byHour.filter((_, hour) => isDay(hour)).flat();
+const nightOf = ({ byHour }: Sums) => byHour.filter((_, hour) => isNight(hour)).flat();
+const meansByHour = ({ byHour }: Sums) => byHour.map((values) => (values.length === 0 ? null : meanOf(values)));
 
 const HALF_HOUR_MS = 1_800_000;
 
@@ -61,7 +67,8 @@ export function measuredMonths(
   const [warm, moist] = [sumsOf(celsius, timeZone), sumsOf(rh, timeZone)];
   return Array.from({ length: 12 }, (_, i) => i + 1).flatMap((month): MeasuredMonth[] => {
     const [one, other] = [warm.get(month), moist.get(month)];
-    if (!one || !other || [one, other].some(({ day, night }) => day.length === 0 || night.length === 0)) return [];
+    if (!one || !other || [one, other].some((sums) => dayOf(sums).length === 0 || nightOf(sums).length === 0))
+      return [];
     const days = Math.min(
       ...[one, other].map(({ byDate }) => [...byDate.values()].filter((n) => n >= HOURS_OF_A_DAY).length),
     );
@@ -69,10 +76,12 @@ export function measuredMonths(
     return [
       {
         month,
-        dayC: meanOf(one.day),
-        nightC: meanOf(one.night),
-        dayRh: meanOf(other.day),
-        nightRh: meanOf(other.night),
+        dayC: meanOf(dayOf(one)),
+        nightC: meanOf(nightOf(one)),
+        dayRh: meanOf(dayOf(other)),
+        nightRh: meanOf(nightOf(other)),
+        celsiusByHour: meansByHour(one),
+        rhByHour: meansByHour(other),
         days,
       },
     ];

@@ -24,7 +24,7 @@ export interface AirSpread {
 
 /** One thing that parts a spot's air from its room's. */
 export interface AirStep {
-  readonly from: 'height' | 'pane' | 'lamp' | AirThingKind;
+  readonly from: 'height' | 'pane' | 'lamp' | 'record' | AirThingKind;
   /** The thing or lamp, where it is one. */
   readonly id: string | null;
   readonly dayK: number;

@@ -24,6 +24,18 @@ export function between(fromMinute: number, toMinute: number, value: number, bas
   };
 }
 
+/** A schedule whose every value is so many times as large. */
+export const timesAsMuch = ({ base, parts }: Schedule, factor: number): Schedule => ({
+  base: base * factor,
+  parts: parts.map((one) => ({ ...one, value: one.value * factor })),
+});
+
+/** A schedule whose every value is so much more. */
+export const raisedBy = ({ base, parts }: Schedule, more: number): Schedule => ({
+  base: base + more,
+  parts: parts.map((one) => ({ ...one, value: one.value + more })),
+});
+
 /** The sum of schedules, as one that is looked up once. */
 export function summed(schedules: readonly Schedule[]): Schedule {
   const edges = [...new Set([0, 24, ...schedules.flatMap(({ parts }) => parts.flatMap((p) => [p.fromH, p.toH]))])].sort(

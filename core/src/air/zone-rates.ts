@@ -1,6 +1,6 @@
 /** How fast the air of zones warms and moistens at an instant, and what flows where meanwhile. */
 import { relativeHumidity, saturationRatio } from './moist';
-import { hourlyAt, scheduledAt, type AirDays, type AirZone } from './zones';
+import { hourlyAt, scheduledAt, type AirDays, type AirZone, type Venting } from './zones';
 
 /** What is followed of each zone: its state first, then what is summed up, in this order. */
 export const FOLLOWED = [
@@ -28,9 +28,13 @@ export const placeOf = (zones: number, zone: number, row: number): number =>
 export const lengthFor = (zones: number): number => zones * ROWS;
 export const statesFor = (zones: number): number => zones * STATES;
 
+const SECONDS_AN_HOUR = 3600;
+
 /** What stays as it is within a step: schedules, and switches that were thrown. */
 export interface ZoneNow {
   readonly airKgS: number;
+  /** Through its windows, were they wide open. */
+  readonly ventKgS: number;
   readonly internalW: number;
   readonly sourcesGH: number;
   /** Of it what takes its heat from the room. */
@@ -45,7 +49,8 @@ export function zoneNow(zone: AirZone, hourOfDay: number, humidifier: ZoneNow['h
       .filter((source) => !heat || source.heat === heat)
       .reduce((sum, source) => sum + scheduledAt(source.gH, hourOfDay), 0);
   return {
-    airKgS: (scheduledAt(zone.airChangesH, hourOfDay) * zone.dryAirKg) / 3600,
+    airKgS: (scheduledAt(zone.airChangesH, hourOfDay) * zone.dryAirKg) / SECONDS_AN_HOUR,
+    ventKgS: zone.venting ? (scheduledAt(zone.venting.changesH, hourOfDay) * zone.dryAirKg) / SECONDS_AN_HOUR : 0,
     internalW: zone.internalW.reduce((sum, schedule) => sum + scheduledAt(schedule, hourOfDay), 0),
     sourcesGH: gH(),
     coolingGH: gH('from-the-room'),
@@ -60,7 +65,13 @@ const VAPORISATION_J_G = 2450;
 /** Film of a pane's inner side and the part of it that air carries, W m-2 K-1: water settles with that part (Lewis). */
 export const INNER_FILM = 8;
 const CONVECTIVE_FILM = 3;
-const SECONDS_AN_HOUR = 3600;
+
+/** Outdoors counts as cooler from so much on, K. */
+const COOLER_K = 1;
+
+/** How far a zone's windows stand open for its warmth, 0..1. */
+export const openShare = ({ fromC, bandK }: Venting, celsius: number, outsideC: number): number =>
+  clip((celsius - fromC) / bandK) * clip((celsius - outsideC) / COOLER_K);
 
 const clip = (share: number) => (share <= 0 ? 0 : share >= 1 ? 1 : share);
 
@@ -162,10 +173,12 @@ function writeZone(instant: Instant, z: number, rates: Float64Array): void {
   const mist = zone.humidifier?.heat === 'from-the-room' ? water.humidifier : 0;
   const coolingW =
     (VAPORISATION_J_G * (now.coolingGH + water.evaporation + mist - water.dehumidifier)) / SECONDS_AN_HOUR;
-  const airingW = now.airKgS * (AIR_HEAT + VAPOUR_HEAT * outsideRatio) * (outsideC - celsius);
+  const open = now.ventKgS > 0 ? openShare(zone.venting!, celsius, outsideC) : 0;
+  const airKgS = now.airKgS + open * now.ventKgS;
+  const airingW = airKgS * (AIR_HEAT + VAPOUR_HEAT * outsideRatio) * (outsideC - celsius);
   const solarW = zone.solarW ? hourlyAt(zone.solarW, hour) : 0;
   const gainsW = heatingW + now.internalW + water.dehumidifierW + solarW - coolingW;
-  const airingG = 1000 * now.airKgS * (outsideRatio - ratio);
+  const airingG = 1000 * airKgS * (outsideRatio - ratio);
   const linksG = 1000 * links.waterKgS;
   const givenG =
     (now.sourcesGH + water.humidifier + water.evaporation - water.dehumidifier - settling) / SECONDS_AN_HOUR;

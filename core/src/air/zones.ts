@@ -18,6 +18,15 @@ export interface Outdoors {
   readonly ratio: Hourly;
 }
 
+/** Windows that are opened the wider the warmer it grows, while it is cooler outdoors. */
+export interface Venting {
+  /** Shut up to this warmth; wide open so much above it. */
+  readonly fromC: number;
+  readonly bandK: number;
+  /** Air changes an hour, wide open, by the time of day. */
+  readonly changesH: Schedule;
+}
+
 /** Water given off to the air. */
 export interface WaterSource {
   readonly gH: Schedule;
@@ -82,6 +91,7 @@ export interface AirZone {
   /** Air that is changed for outside air in an hour, of the zone's own. */
   readonly airChangesH: Schedule;
   /** Lamps, people, cooking, W: all of it to the air. */
+  readonly venting: Venting | null;
   readonly internalW: readonly Schedule[];
   readonly sources: readonly WaterSource[];
   /** Sun through the windows, W. */

@@ -11,3 +11,8 @@ export interface AirStatement {
   readonly dayRh: number;
   readonly nightRh: number;
 }
+
+/** Air at one spot in one month, as it was measured there. */
+export interface SpotAirStatement extends Omit<AirStatement, 'roomId'> {
+  readonly spotId: string;
+}

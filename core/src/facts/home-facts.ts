@@ -1,5 +1,5 @@
 /** Everything a grower has said of one home: the facts from which every answer is computed. Metres and degrees. */
-import type { AirStatement } from './air';
+import type { AirStatement, SpotAirStatement } from './air';
 import type { AirThing } from './air-thing';
 import type { Block } from './block';
 import type { Circuit } from './circuit';
@@ -7,6 +7,7 @@ import type { Correction } from './correction';
 import type { Doorway } from './doorway';
 import type { Home } from './home';
 import type { Lamp } from './lamp';
+import type { LearntAir } from './learnt-air';
 import type { Obstruction } from './obstruction';
 import type { Outcome } from './outcome';
 import type { OwnTaxon } from './own-taxon';
@@ -43,6 +44,8 @@ export interface FactOf {
   climates: RoomClimate;
   airThings: AirThing;
   doorways: Doorway;
+  learntAir: LearntAir;
+  spotAir: SpotAirStatement;
 }
 
 /** The lists of a home's facts by name, without the home itself. */

@@ -7,6 +7,7 @@ export * from './circuit';
 export * from './conflicts';
 export * from './correction';
 export * from './doorway';
+export * from './learnt-air';
 export * from './graph';
 export * from './home';
 export * from './home-facts';

@@ -80,6 +80,8 @@ export const KINDS: { readonly [L in FactList]: Kind<L> } = {
     links: [pointsAt('toRoomId', 'rooms', 'goes-too')],
     limit: 100,
   },
+  learntAir: { noun: 'correction learnt of a room', owner: partOf('roomId', 'rooms'), links: [], limit: 40 },
+  spotAir: { noun: 'measured air of a spot', owner: partOf('spotId', 'spots'), links: [], limit: 4800 },
 };
 
 export const FACT_LISTS = Object.keys(KINDS) as FactList[];

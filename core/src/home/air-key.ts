@@ -35,6 +35,7 @@ export function airKeyOf({ facts, sources, scene, sky }: KeyInputs, rooms: reado
     [elevationM, climateId, latitude],
     light,
     here(facts.climates),
+    here(facts.learntAir),
     here(facts.airThings),
     here(facts.doorways),
     lamps,

@@ -10,9 +10,11 @@ import {
   meanOf,
   nightMean,
   possibleRh,
+  raisedBy,
   relativeHumidity,
   saturationRatio,
   scheduledAt,
+  timesAsMuch,
   transpiration,
   vapourPressureDeficit,
   type AirZone,
@@ -119,15 +121,10 @@ function zoneWith(zone: AirZone, remedy: RoomRemedy, covers: readonly Cover[], e
     }
     case 'cooler': {
       if (!zone.heating) return zone;
-      const { setC } = zone.heating;
-      const parts = setC.parts.map((part) => ({ ...part, value: part.value - remedy.byK }));
-      return { ...zone, heating: { ...zone.heating, setC: { base: setC.base - remedy.byK, parts } } };
+      return { ...zone, heating: { ...zone.heating, setC: raisedBy(zone.heating.setC, -remedy.byK) } };
     }
-    case 'less-airing': {
-      const { base, parts } = zone.airChangesH;
-      const scaled = parts.map((part) => ({ ...part, value: part.value * remedy.share }));
-      return { ...zone, airChangesH: { base: base * remedy.share, parts: scaled } };
-    }
+    case 'less-airing':
+      return { ...zone, airChangesH: timesAsMuch(zone.airChangesH, remedy.share) };
     case 'group':
       return zone;
   }

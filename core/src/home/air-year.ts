@@ -4,13 +4,16 @@
 import {
   airByHour,
   dayMean,
+  hourlyAt,
   meanOf,
   nightMean,
+  openShare,
   pressureAt,
+  scheduledAt,
   statesByHour,
   vapourPressureDeficit,
+  type AirZone,
   type Outdoors,
-  type Spell,
   type ZoneHours,
   type ZoneState,
 } from '../air';
@@ -21,11 +24,11 @@ import { airKeyOf } from './air-key';
 import { joinedRooms, zonesOf, type ZonePlan } from './air-zones';
 import { outdoorsOf } from './home-outdoors';
 import type { Sources } from './knowledge';
+import { lessonOf } from './learnt-zone';
 import type { HomeSky, LitHome } from './lit-home';
-import { FREE_K, HEATED_K, spreadOf, wetHours, type HomeAir, type RoomAirMonth } from './room-air-month';
+import { KNOWN_TO, spreadOf, wetHours, type HomeAir, type RoomAirMonth } from './room-air-month';
 import { climateOf } from './room-climate';
 import type { Scene } from './scene';
-import { OPENED_ABOVE_C, OPENED_CHANGES_H } from './zone-building';
 import type { ZoneInputs } from './zone-inputs';
 
 const HOURS = 24;
@@ -62,11 +65,10 @@ function sunIn({ scene, sky, lit }: AirInputs, room: Room): Float64Array {
   );
 }
 
-/** What one month of joined rooms is worked out from, and where the one before ended. */
-interface Run<H = ZoneHours> {
+/** What one month of joined rooms came to. */
+interface Run {
   readonly plan: ZonePlan;
-  readonly hours: readonly H[];
-  readonly opened: readonly number[];
+  readonly hours: readonly ZoneHours[];
 }
 
 /** The air of every room; null where nothing tells the outdoors. */
@@ -112,7 +114,6 @@ export function airSetting(inputs: AirInputs, air: HomeAir, month0: number): Mon
     inputs: {
       ...monthInputs(inputs, month0, (roomId) => sunIn(inputs, rooms.get(roomId)!)),
       vpdOf: (roomId) => dryness(monthOfRoom(roomId)),
-      openedOf: (roomId) => monthOfRoom(roomId).opened,
     },
     outdoors,
   };
@@ -126,31 +127,26 @@ function joinedAir(inputs: AirInputs, rooms: readonly Room[]): Map<string, RoomA
   const near: { current: readonly ZoneState[] | null } = { current: null };
   const vpds = new Map<string, number>();
   for (let month0 = 0; month0 < 12; month0++) {
-    const zoneInputs = (openedOf: ZoneInputs['openedOf']): ZoneInputs => ({
+    const zoneInputs: ZoneInputs = {
       ...monthInputs(inputs, month0, (roomId) => sun.get(roomId)!),
       vpdOf: (roomId) => vpds.get(roomId) ?? FIRST_VPD,
-      openedOf,
-    });
-    const outdoorsIn = (spell: Spell) => outdoorsOf(inputs, month0, spell)!;
-    const airOf = ({ zones, links }: ZonePlan, outdoors: Outdoors) => ({ pressurePa, outdoors, zones, links });
-    const outdoors = outdoorsIn('typical');
+    };
+    const plan = zonesOf(zoneInputs, rooms);
+    const { zones, links } = plan;
+    const outdoors = outdoorsOf(inputs, month0, 'typical')!;
     const before = near.current;
-    const settled = (plan: ZonePlan) =>
-      airByHour({ ...airOf(plan, outdoors), days: 1, start: before ? { near: before } : 'periodic' });
-    const typical = asOpened(rooms, zoneInputs, settled, ({ celsius }) => celsius);
-    near.current = typical.hours.map(({ end }) => end);
-    typical.hours.forEach((hours, z) => vpds.set(rooms[z]!.id, dryness(hours)));
-    const start = near.current;
+    const start = before ? { near: before } : ('periodic' as const);
+    const hours = airByHour({ pressurePa, outdoors, zones, links, days: 1, start });
+    near.current = hours.map(({ end }) => end);
+    hours.forEach((one, z) => vpds.set(rooms[z]!.id, dryness(one)));
+    const settled = near.current;
     const spellOf = (spell: 'cold' | 'hot'): SpellRun => {
-      const outdoors = outdoorsIn(spell);
-      const run = (plan: ZonePlan) =>
-        statesByHour({ ...airOf(plan, outdoors), days: SPELL_DAYS, start }).map((states) =>
-          states.map(({ celsius }) => celsius),
-        );
-      if (spell === 'cold') return { celsius: run(typical.plan), outdoors };
-      return { celsius: asOpened(rooms, zoneInputs, run, (celsius) => celsius).hours, outdoors };
+      const outdoors = outdoorsOf(inputs, month0, spell)!;
+      const states = statesByHour({ pressurePa, outdoors, zones, links, days: SPELL_DAYS, start: settled });
+      return { celsius: states.map((zone) => zone.map(({ celsius }) => celsius)), outdoors };
     };
     const [cold, hot] = [spellOf('cold'), spellOf('hot')];
+    const typical = { plan, hours };
     rooms.forEach((room, z) =>
       byRoom.get(room.id)!.push(monthOf({ inputs, room, z, month0, typical, cold, hot, outdoors })),
     );
@@ -162,31 +158,6 @@ interface SpellRun {
   /** By zone, at each full hour. */
   readonly celsius: readonly (readonly number[])[];
   readonly outdoors: Outdoors;
-}
-
-/** Windows are opened by steps in rooms that grow too warm, until they are cooler or wide open. */
-function asOpened<H>(
-  rooms: readonly Room[],
-  inputs: (openedOf: ZoneInputs['openedOf']) => ZoneInputs,
-  run: (plan: ZonePlan) => readonly H[],
-  celsiusOf: (hours: H) => readonly number[],
-): Run<H> {
-  let opened = rooms.map(() => 0);
-  for (;;) {
-    const steps = opened;
-    const plan = zonesOf(
-      inputs((roomId) => steps[rooms.findIndex(({ id }) => id === roomId)]!),
-      rooms,
-    );
-    const hours = run(plan);
-    const next = opened.map((step, z) => {
-      const hasWindow = plan.zones[z]!.panes.some(({ behind }) => behind === 'outdoors');
-      const isHot = Math.max(...celsiusOf(hours[z]!)) > OPENED_ABOVE_C;
-      return hasWindow && isHot ? Math.min(step + 1, OPENED_CHANGES_H.length - 1) : step;
-    });
-    if (next.every((step, z) => step === opened[z])) return { plan, hours, opened };
-    opened = next;
-  }
 }
 
 /** Vapour pressure that is missing by day, kPa: how dry leaves find it. */
@@ -205,6 +176,15 @@ interface MonthInputs {
 }
 
 const sum = (list: readonly number[]) => list.reduce((all, value) => all + value, 0);
+
+/** Hours in which its windows stand open by a tenth or more. */
+function openedHours({ venting }: AirZone, { meanC }: ZoneHours, outdoors: Outdoors): number {
+  if (!venting) return 0;
+  const isOpen = (celsius: number, hour: number) =>
+    scheduledAt(venting.changesH, hour + 0.5) > 0 &&
+    openShare(venting, celsius, hourlyAt(outdoors.celsius, hour)) > 0.1;
+  return meanC.filter(isOpen).length;
+}
 
 /** One room's month from its runs, corrected by what was stated of its air. */
 function monthOf({ inputs, room, z, month0, typical, cold, hot, outdoors }: MonthInputs): RoomAirMonth {
@@ -234,7 +214,7 @@ function monthOf({ inputs, room, z, month0, typical, cold, hot, outdoors }: Mont
     coldNightOutdoorC: Math.min(...cold.outdoors.celsius),
     heatingShare: zone.heating ? meanOf(hours.heatingW) / zone.heating.maxW : 0,
     heatingKWh: heating === 'set' ? sum(hours.heatingW) / 1000 : 0,
-    opened: typical.opened[z]!,
+    openedH: openedHours(zone, hours, outdoors),
     water: {
       sourcesG: sum(hours.sourcesG),
       evaporationG: sum(hours.evaporationG),
@@ -245,6 +225,11 @@ function monthOf({ inputs, room, z, month0, typical, cold, hot, outdoors }: Mont
       linksG: sum(hours.linksG),
     },
     ...wetHours({ room, zone, envelope, celsius, ratio, outdoorC: outdoors.celsius, pressurePa }),
-    spread: spreadOf(computed, meanOf(outdoors.ratio), pressurePa, heating === 'set' ? HEATED_K : FREE_K),
+    spread: spreadOf(
+      computed,
+      meanOf(outdoors.ratio),
+      pressurePa,
+      KNOWN_TO[heating][lessonOf(facts, room) ? 'learnt' : 'guessed'],
+    ),
   };
 }

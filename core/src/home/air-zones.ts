@@ -1,6 +1,7 @@
 /** The rooms of a home as zones of air, and what joins them: doorways, and cabinets with the rooms around them. */
 import { enclosedZone, specificVolume, summed, type AirLink, type AirZone } from '../air';
 import type { Doorway, HomeFacts, Room } from '../facts';
+import { lessonOf, taughtLink, taughtZone } from './learnt-zone';
 import { climateOf } from './room-climate';
 import {
   CABINET_CHANGES_H,
@@ -12,6 +13,7 @@ import {
   airingOf,
   heatingOf,
   panesOf,
+  ventingOf,
   wallsOf,
 } from './zone-building';
 import type { ZoneInputs } from './zone-inputs';
@@ -52,6 +54,7 @@ function roomZone(inputs: ZoneInputs, room: Room): AirZone {
     capacityJK: floorM2 * CAPACITY_J_K_M2 + dryAirKg * AIR_HEAT,
     uaWK,
     airChangesH: airingOf(inputs, room, climate.airing, volumeM3),
+    venting: ventingOf(inputs, room.id),
     internalW: [summed([...living.watts, ...lampsOf(inputs, room.id), ...devicesW(inputs, room.id)])],
     sources: together([...sources, ...plantsOf(inputs, room)]),
     solarW: inputs.sunOf(room.id),
@@ -113,10 +116,12 @@ export function zonesOf(inputs: ZoneInputs, rooms: readonly Room[]): ZonePlan {
   const links: AirLink[] = [];
   const zones = rooms.map((room, own) => {
     const outer = room.insideRoomId === null ? -1 : placeOf(room.insideRoomId);
-    if (outer < 0) return roomZone(inputs, room);
+    const lesson = lessonOf(inputs.facts, room);
+    const taught = (zone: AirZone) => (lesson ? taughtZone(zone, lesson) : zone);
+    if (outer < 0) return taught(roomZone(inputs, room));
     const { zone, link } = cabinetZone(inputs, room, { room: outer, own });
-    links.push(link);
-    return zone;
+    links.push(lesson ? taughtLink(link, lesson) : link);
+    return taught(zone);
   });
   for (const { roomId, toRoomId, widthM, heightM, stands } of inputs.facts.doorways) {
     const [a, b] = [placeOf(roomId), placeOf(toRoomId)];

@@ -1,5 +1,5 @@
 /** The engine of a home: what each spot gives in each month and what each plant wants, remembered between questions. */
-import { KINDS, type HomeFacts, type Plant } from '../facts';
+import { KINDS, type HomeFacts, type Plant, type SpotAirStatement } from '../facts';
 import type { Condition } from '../fit';
 import { PASSING_STAGES, type Target } from '../plant';
 import type { DaylightYear } from '../light';
@@ -59,6 +59,8 @@ interface SpotInputs {
   readonly readings: readonly ComparedReading[];
   readonly airKeys: ReadonlyMap<string, string>;
   readonly roomAir: HomeAir;
+  /** Measured months by spot. */
+  readonly measuredAt: ReadonlyMap<string, readonly SpotAirStatement[]>;
 }
 
 /**
@@ -185,7 +187,9 @@ export class HomeEngine {
       }),
     );
     const readings = this.comparedReadings(facts, scene, sky);
-    return { facts, year, scene, sky, placed, airKeys, roomAir, readings };
+    const measuredAt = new Map<string, SpotAirStatement[]>();
+    for (const one of facts.spotAir) measuredAt.set(one.spotId, [...(measuredAt.get(one.spotId) ?? []), one]);
+    return { facts, year, scene, sky, placed, airKeys, roomAir, readings, measuredAt };
   }
 
   /** The air of a home's rooms in a year, as corrected by what was stated. The same facts have the very same answer. */
@@ -234,7 +238,7 @@ export class HomeEngine {
   }
 
   private spotAnswer(
-    { facts, year, scene, sky, placed, readings, airKeys, roomAir }: SpotInputs,
+    { facts, year, scene, sky, placed, readings, airKeys, roomAir, measuredAt }: SpotInputs,
     spot: PlacedSpot,
   ): SpotAnswer {
     const place = leafPlaceOf(scene, spot);
@@ -245,7 +249,8 @@ export class HomeEngine {
     const calibration = readings.length > 0 ? calibrationAt(spot, readings, placed) : null;
     const lampsKey = bareLamps.map((lamp) => `${lamp.id}${lamp.ppfd},${lamp.topPpfd}`).join();
     const calibrated = calibration ? JSON.stringify(calibration) : '';
-    const whole = `${spot.spot.id}|${key}|${top?.key ?? ''}|${lampsKey}|${airKeys.get(spot.room.id)}|${calibrated}`;
+    const measured = measuredAt.get(spot.spot.id) ?? [];
+    const whole = `${spot.spot.id}|${key}|${top?.key ?? ''}|${lampsKey}|${airKeys.get(spot.room.id)}|${calibrated}${this.names.ofParts(...measured)}`;
     return this.spots.recall(whole, () => {
       const corrected = (year: DaylightYear) =>
         calibration?.daylight ? dimmed(year, calibration.daylight.factor) : year;
@@ -259,7 +264,8 @@ export class HomeEngine {
       }));
       const glass = nearGlass(facts, spot, this.sources);
       const { sunHoursLikely, sunHoursPossible } = daylight;
-      const air = spotAirYear({ facts, spot, glass, sunHoursLikely, sunHoursPossible }, roomAir.get(spot.room.id)!);
+      const airInputs = { facts, spot, glass, measured, sunHoursLikely, sunHoursPossible };
+      const air = spotAirYear(airInputs, roomAir.get(spot.room.id)!);
       const conditions = air.map((month, month0) =>
         conditionOf({ facts, room: spot.room, daylight, topDaylight, lit, air: month, month0, year }),
       );

@@ -8,6 +8,8 @@ export * from './engine';
 export * from './knowledge';
 export * from './lamp-clearance';
 export * from './known';
+export * from './learn-room';
+export { lessonOf } from './learnt-zone';
 export * from './light-doubt';
 export * from './lit-home';
 export * from './measured-air';

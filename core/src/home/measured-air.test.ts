@@ -1,7 +1,18 @@
 /** A logger's months beside what is computed, and as what the grower states of a room. */
 import type { AirStep, MeasuredMonth } from '../air';
 import { applied, type HomeFacts } from '../facts';
-import { monthsApart, standFor, statementsFrom, takenToRoom } from './measured-air';
+import {
+  forgottenAtSpot,
+  forgottenChanges,
+  lessonChanges,
+  monthsApart,
+  spotStatementsFrom,
+  standAtSpot,
+  standFor,
+  statementsFrom,
+  takenToRoom,
+  withoutMonths,
+} from './measured-air';
 import { smallHome } from './small-home.fixture';
 
 const month = (given: Partial<MeasuredMonth>): MeasuredMonth => ({
@@ -10,6 +21,8 @@ const month = (given: Partial<MeasuredMonth>): MeasuredMonth => ({
   nightC: 16.96,
   dayRh: 44.6,
   nightRh: 50.4,
+  celsiusByHour: Array<number>(24).fill(18.5),
+  rhByHour: Array<null>(24).fill(null),
   days: 28,
   ...given,
 });
@@ -70,4 +83,59 @@ describe('measured months as statements', () => {
     expect(standFor(after, 'r', [month({ nightRh: 58 })])).toBe(false);
     expect(standFor(after, 'box', months)).toBe(false);
   });
+});
+
+const LESSON = {
+  ...{ airing: 1.8, water: 0.7, walls: 1, sun: 1.1, holds: 0.9, dayK: 0.6, nightK: -0.4, days: 30 },
+  ...{ airingSpread: 0.2, waterSpread: 0.2, wallsSpread: 0.1, sunSpread: 0.1, holdsSpread: 0.2 },
+  ...{ dayKSpread: 0.3, nightKSpread: 0.3 },
+  heatingThen: 'set',
+  airingThen: 'leaky',
+  envelopeThen: 'usual',
+} as const;
+
+describe('what a record taught', () => {
+  const months = [month({})];
+  const newId = () => 'new';
+  const taught = applied(smallHome, [
+    ...lessonChanges(smallHome, 'r', LESSON, newId),
+    ...statementsFrom(smallHome, 'r', months, newId),
+  ])!;
+
+  it('is kept once for a room, however often it is learnt', () => {
+    const again = applied(
+      taught,
+      lessonChanges(taught, 'r', { ...LESSON, airing: 2 }, () => 'other'),
+    )!;
+    expect(again.learntAir).toEqual([{ id: 'new', roomId: 'r', ...LESSON, airing: 2 }]);
+  });
+
+  it('can be looked at without its months, and as if nothing had been learnt', () => {
+    expect(withoutMonths(taught, 'r', 'with-lesson')).toMatchObject({ air: [], learntAir: taught.learntAir });
+    expect(withoutMonths(taught, 'r', 'guessed')).toMatchObject({ air: [], learntAir: [] });
+  });
+
+  it('is forgotten with its months, and other months stay', () => {
+    const after = applied(taught, forgottenChanges(taught, 'r', months))!;
+    expect(after.learntAir).toEqual([]);
+    expect(after.air).toEqual([]);
+    expect(applied(taught, forgottenChanges(taught, 'r', [month({ month: 5 })]))!.air).toHaveLength(1);
+  });
+});
+
+it('measured months stand for a spot, change those that stand, and are taken back', () => {
+  const months = [month({}), month({ month: 2 })];
+  let made = 0;
+  const at = (facts: HomeFacts, given: readonly MeasuredMonth[]) =>
+    applied(
+      facts,
+      spotStatementsFrom(facts, 'dim', given, () => `id-${made++}`),
+    )!;
+  const once = at(smallHome, months);
+  expect(standAtSpot(smallHome, 'dim', months)).toBe(false);
+  expect(standAtSpot(once, 'dim', months)).toBe(true);
+  const twice = at(once, [month({ dayC: 25 })]);
+  expect(twice.spotAir).toHaveLength(2);
+  expect(twice.spotAir[0]).toMatchObject({ id: 'id-0', spotId: 'dim', month: 1, dayC: 25 });
+  expect(applied(twice, forgottenAtSpot(twice, 'dim'))!.spotAir).toEqual([]);
 });

@@ -1,6 +1,7 @@
 /** What a logger's months say beside what is computed, and as statements of a room's air. */
-import { meanOf, type AirStep, type MeasuredMonth } from '../air';
-import { patch, put, type Change, type HomeFacts } from '../facts';
+import { dayShare, meanOf, type AirStep, type MeasuredMonth } from '../air';
+import { drop, patch, put, type Change, type HomeFacts } from '../facts';
+import type { RoomLesson } from './learn-room';
 
 type MonthOfAir = Pick<MeasuredMonth, 'month' | 'dayC' | 'nightC' | 'dayRh' | 'nightRh'>;
 
@@ -31,7 +32,14 @@ export const takenToRoom = (
 ): readonly MeasuredMonth[] =>
   months.map((month) => {
     const off = (key: 'dayK' | 'nightK') => steps[month.month - 1]!.reduce((sum, step) => sum + step[key], 0);
-    return { ...month, dayC: month.dayC - off('dayK'), nightC: month.nightC - off('nightK') };
+    const [dayK, nightK] = [off('dayK'), off('nightK')];
+    const atHour = (hour: number) => nightK + (dayK - nightK) * dayShare(hour);
+    return {
+      ...month,
+      dayC: month.dayC - dayK,
+      nightC: month.nightC - nightK,
+      celsiusByHour: month.celsiusByHour.map((one, hour) => (one === null ? null : one - atHour(hour))),
+    };
   });
 
 /** As a grower would write it down: tenths of a degree, whole per cent. */
@@ -57,12 +65,61 @@ export function statementsFrom(
   });
 }
 
+/** Changes by which measured months stand for the air of a spot. */
+export function spotStatementsFrom(
+  facts: HomeFacts,
+  spotId: string,
+  months: readonly MeasuredMonth[],
+  newId: () => string,
+): Change[] {
+  return months.map((measured) => {
+    const { month } = measured;
+    const known = facts.spotAir.find((one) => one.spotId === spotId && one.month === month);
+    const fields = statedOf(measured);
+    return known ? patch('spotAir', known.id, fields) : put('spotAir', { id: newId(), spotId, month, ...fields });
+  });
+}
+
+/** Changes by which a room is as its record taught: one lesson for each room. */
+export function lessonChanges(facts: HomeFacts, roomId: string, lesson: RoomLesson, newId: () => string): Change[] {
+  const known = facts.learntAir.find((one) => one.roomId === roomId);
+  return [known ? patch('learntAir', known.id, lesson) : put('learntAir', { id: newId(), roomId, ...lesson })];
+}
+
+/** Changes by which a room is guessed again, as if none of these months had been measured. */
+export const forgottenChanges = (facts: HomeFacts, roomId: string, months: readonly MeasuredMonth[]): Change[] => [
+  ...facts.learntAir.filter((one) => one.roomId === roomId).map(({ id }) => drop('learntAir', id)),
+  ...facts.air
+    .filter((one) => one.roomId === roomId && months.some(({ month }) => month === one.month))
+    .map(({ id }) => drop('air', id)),
+];
+
+/** Changes by which a spot's air follows from its room's again. */
+export const forgottenAtSpot = (facts: HomeFacts, spotId: string): Change[] =>
+  facts.spotAir.filter((one) => one.spotId === spotId).map(({ id }) => drop('spotAir', id));
+
+/** A home whose room is known by its lesson alone, or by neither that nor any month: what a record is held against. */
+export function withoutMonths(facts: HomeFacts, roomId: string, lesson: 'with-lesson' | 'guessed'): HomeFacts {
+  return {
+    ...facts,
+    air: facts.air.filter((one) => one.roomId !== roomId),
+    learntAir: lesson === 'guessed' ? facts.learntAir.filter((one) => one.roomId !== roomId) : facts.learntAir,
+  };
+}
+
+/** Whether measured months stand for a spot already. */
+export const standAtSpot = (facts: HomeFacts, spotId: string, months: readonly MeasuredMonth[]): boolean =>
+  months.every((measured) => {
+    const known = facts.spotAir.find((one) => one.spotId === spotId && one.month === measured.month);
+    return known !== undefined && holds(known, statedOf(measured));
+  });
+
+const holds = <F extends object>(known: F, fields: Partial<F>) =>
+  (Object.keys(fields) as (keyof F)[]).every((key) => known[key] === fields[key]);
+
 /** Whether measured months stand for a room already. */
 export const standFor = (facts: HomeFacts, roomId: string, months: readonly MeasuredMonth[]): boolean =>
   months.every((measured) => {
-    const fields = statedOf(measured);
     const known = facts.air.find((one) => one.roomId === roomId && one.month === measured.month);
-    return (
-      known !== undefined && (Object.keys(fields) as (keyof typeof fields)[]).every((key) => known[key] === fields[key])
-    );
+    return known !== undefined && holds(known, statedOf(measured));
   });

@@ -1,6 +1,6 @@
 /** What is told of a room's air in one month, and how well it is known. */
 import { INNER_FILM, relativeHumidity, saturationRatio, type AirMonth, type AirSpread, type AirZone } from '../air';
-import type { Room, RoomClimate } from '../facts';
+import type { Heating, Room, RoomClimate } from '../facts';
 
 /** Water of a typical day, g; what leaves the room below 0. */
 export interface WaterDay {
@@ -31,8 +31,8 @@ export interface RoomAirMonth extends AirMonth {
   /** Part of the hours in which the heating runs at full. */
   readonly heatingShare: number;
   readonly heatingKWh: number;
-  /** How far its windows are taken to be open for the warmth: 0 as usual, then by steps. */
-  readonly opened: number;
+  /** Hours of a typical day in which its windows are taken to be open for the warmth. */
+  readonly openedH: number;
   readonly water: WaterDay;
   /**
    * Hours of a day in which water settles on its coldest pane, and in which a cold corner is moist enough for mould.
@@ -83,20 +83,28 @@ export function wetHours({
   };
 }
 
-/** Rooms held at what is set are known better than those left to themselves, K. */
-export const HEATED_K = 2.5;
-export const FREE_K = 3.5;
-/** Water in the air beyond what comes from outdoors is known to a factor: leaks and sources are guesses. */
-const WATER_FACTOR = 2.5;
+/**
+ * How well the air of a room is known: its warmth, K, and the water in it beyond what comes from outdoors, as a factor.
+ * Rooms held at what is set are known better than those left to themselves, and those whose record was learnt from best.
+ */
+export const KNOWN_TO = {
+  set: { guessed: { celsius: 2.5, water: 2.5 }, learnt: { celsius: 1, water: 1.3 } },
+  none: { guessed: { celsius: 3.5, water: 2.5 }, learnt: { celsius: 2, water: 1.3 } },
+} as const satisfies Record<Heating, Record<'guessed' | 'learnt', Known>>;
+
+interface Known {
+  readonly celsius: number;
+  readonly water: number;
+}
 /** Outdoors differs from year to year, points of humidity. */
 const OUTDOORS_RH = 5;
 
-/** The range of what is computed. @param celsius how well warmth is known, K */
+/** The range of what is computed. */
 export function spreadOf(
   { dayC, dayRh }: Pick<AirMonth, 'dayC' | 'dayRh'>,
   outdoorRatio: number,
   pressurePa: number,
-  celsius: number,
+  { celsius, water }: Known,
 ): AirSpread {
   const full = saturationRatio(dayC, pressurePa);
   const ratio = (full * dayRh) / 100;
@@ -106,7 +114,7 @@ export function spreadOf(
   const combined = (one: number) => Math.hypot(points(one), warmer, OUTDOORS_RH);
   return {
     celsius,
-    rhBelow: Math.min(dayRh, combined(beyond - beyond / WATER_FACTOR)),
-    rhAbove: Math.min(100 - dayRh, combined(beyond * WATER_FACTOR - beyond)),
+    rhBelow: Math.min(dayRh, combined(beyond - beyond / water)),
+    rhAbove: Math.min(100 - dayRh, combined(beyond * water - beyond)),
   };
 }

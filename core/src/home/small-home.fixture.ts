@@ -239,6 +239,8 @@ export const smallHome: HomeFacts = {
   climates: [],
   airThings: [],
   doorways: [],
+  learntAir: [],
+  spotAir: [],
   air: [{ id: 'a', roomId: 'r', month: 1, dayC: 21, nightC: 18, dayRh: 55, nightRh: 60 }],
 };
 

@@ -75,3 +75,18 @@ it('has leaves warmer than the air under light, and more so in still air', () =>
   expect(lit.vpdLeaf).toBeGreaterThan(lit.vpdDay);
   expect(Math.max(dim.leafK, lit.leafK)).toBeLessThan(8);
 });
+
+it('is as a logger at the spot itself measured it, in its month and, moved as much, in the others', () => {
+  const measured = { id: 'm', spotId: 'bright', month: 1, dayC: 22, nightC: 15, dayRh: 38, nightRh: 61 };
+  const unsaid = { ...smallHome, air: [] };
+  const before = engine.conditionsOf(unsaid, 'bright', YEAR);
+  const after = engine.conditionsOf({ ...unsaid, spotAir: [measured] }, 'bright', YEAR);
+  expect(after[0]!.air).toMatchObject({ dayC: 22, nightC: 15, dayRh: 38, nightRh: 61, basis: 'stated' });
+  expect(after[0]!.air.spread.celsius).toBeLessThan(before[0]!.air.spread.celsius);
+  const moved = before[0]!.air.nightC - 15;
+  expect(after[6]!.air.nightC).toBeCloseTo(before[6]!.air.nightC - moved, 9);
+  expect(after[0]!.air.steps.find(({ from }) => from === 'record')!.nightK).toBeCloseTo(-moved, 9);
+  // Its neighbours and its room stay as they are.
+  const dim = (facts: HomeFacts) => engine.conditionsOf(facts, 'dim', YEAR).map(({ air }) => air);
+  expect(dim({ ...unsaid, spotAir: [measured] })).toEqual(dim(unsaid));
+});

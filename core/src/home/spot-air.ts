@@ -1,9 +1,17 @@
 /** The air at a spot beside its room's: what height, panes, heaters, vents, doors, fans, mats and lamps make of it. */
 import { dayMean, nightMean, possibleRh, saturationPressure, type AirStep, type SpotAirMonth } from '../air';
-import { isShutAt, type AirMovement, type AirThing, type AirThingKind, type HomeFacts } from '../facts';
+import {
+  isShutAt,
+  type AirMovement,
+  type AirThing,
+  type AirThingKind,
+  type HomeFacts,
+  type SpotAirStatement,
+} from '../facts';
 import { circuitHours } from '../lamp';
 import { length, minus, outwardOf, vec, type PlacedSpot, type Vec } from '../room';
 import type { RoomAirMonth } from './room-air-month';
+import { correctedSpread, correctionsOf, type Correction } from './stated-air';
 import { runsIn } from './zone-inputs';
 import { paneFelt, paneWarmed, type NearGlass } from './near-glass';
 
@@ -73,6 +81,8 @@ export interface SpotAirInputs {
   readonly facts: HomeFacts;
   readonly spot: Pick<PlacedSpot, 'room' | 'leaf'>;
   readonly glass: NearGlass;
+  /** Months of air that were measured at the spot itself. */
+  readonly measured: readonly SpotAirStatement[];
   /** Hours of direct sun on a likely and on a clear day, by month. */
   readonly sunHoursLikely: ArrayLike<number>;
   readonly sunHoursPossible: ArrayLike<number>;
@@ -80,7 +90,29 @@ export interface SpotAirInputs {
 
 /** The air at a spot in each month. @param room the air of its room */
 export function spotAirYear(inputs: SpotAirInputs, room: readonly RoomAirMonth[]): SpotAirMonth[] {
-  return room.map((month) => spotMonth(inputs, month));
+  const computed = room.map((month) => spotMonth(inputs, month));
+  if (inputs.measured.length === 0) return computed;
+  const corrections = correctionsOf(computed, inputs.measured);
+  return computed.map((month, month0) => moved(month, corrections[month0]!));
+}
+
+/** A month as a record at the spot itself corrects it. */
+function moved(month: SpotAirMonth, correction: Correction): SpotAirMonth {
+  const { dayK, nightK, dayPoints, nightPoints, isStated } = correction;
+  return {
+    ...month,
+    basis: isStated ? 'stated' : 'corrected',
+    dayC: month.dayC + dayK,
+    nightC: month.nightC + nightK,
+    dayRh: possibleRh(month.dayRh + dayPoints),
+    nightRh: possibleRh(month.nightRh + nightPoints),
+    lowC: month.lowC + nightK,
+    highC: month.highC + dayK,
+    coldNightC: month.coldNightC + nightK,
+    hotDayC: month.hotDayC + dayK,
+    spread: correctedSpread(month.spread, correction),
+    steps: [...month.steps, step('record', null, dayK, nightK)],
+  };
 }
 
 function spotMonth(inputs: SpotAirInputs, room: RoomAirMonth): SpotAirMonth {

@@ -1,22 +1,27 @@
 /** A room's year of air as the grower's own figures correct it, or make it where nothing else is known. */
 import { airYear, dayShare, possibleRh, statedLine, type AirSpread } from '../air';
-import type { HomeFacts } from '../facts';
-import { HEATED_K, type RoomAirMonth, type WaterDay } from './room-air-month';
+import type { AirStatement, HomeFacts } from '../facts';
+import { KNOWN_TO, type RoomAirMonth, type WaterDay } from './room-air-month';
 
 const HOURS = 24;
 
 /** What is stated is known to about this, until a logger says better. */
 const STATED_SPREAD: AirSpread = { celsius: 1, rhBelow: 5, rhAbove: 5 };
 
-/**
- * A room's computed year, corrected by what the grower stated of some months: each difference holds for its month, and
- * between stated months what lies between. Without a computed one, what was stated alone.
- */
-export function correctedYear(
-  computed: readonly RoomAirMonth[],
-  statements: HomeFacts['air'],
-): readonly RoomAirMonth[] {
-  if (statements.length === 0) return computed;
+type MonthOfAir = Pick<AirStatement, 'month' | 'dayC' | 'nightC' | 'dayRh' | 'nightRh'>;
+
+/** What a month is moved by: K and points of humidity. */
+export interface Correction {
+  readonly dayK: number;
+  readonly nightK: number;
+  readonly dayPoints: number;
+  readonly nightPoints: number;
+  /** Whether the month itself was stated. */
+  readonly isStated: boolean;
+}
+
+/** What each month is moved by: each difference holds for its month, and between stated months what lies between. */
+export function correctionsOf(computed: readonly MonthOfAir[], statements: readonly MonthOfAir[]): Correction[] {
   const line = statedLine(
     statements.map(({ month, dayC, nightC, dayRh, nightRh }) => {
       const own = computed[month - 1]!;
@@ -24,13 +29,36 @@ export function correctedYear(
       return { month, values };
     }),
   );
+  return computed.map(({ month }) => {
+    const [dayK, nightK, dayPoints, nightPoints] = line(month) as [number, number, number, number];
+    return { dayK, nightK, dayPoints, nightPoints, isStated: statements.some((one) => one.month === month) };
+  });
+}
+
+/** How well a month is known that was stated, or that lies between such. */
+export const correctedSpread = (computed: AirSpread, { isStated }: Correction): AirSpread =>
+  isStated
+    ? STATED_SPREAD
+    : {
+        celsius: (STATED_SPREAD.celsius + computed.celsius) / 2,
+        rhBelow: (STATED_SPREAD.rhBelow + computed.rhBelow) / 2,
+        rhAbove: (STATED_SPREAD.rhAbove + computed.rhAbove) / 2,
+      };
+
+/** A room's computed year, corrected by what the grower stated of some months. */
+export function correctedYear(
+  computed: readonly RoomAirMonth[],
+  statements: HomeFacts['air'],
+): readonly RoomAirMonth[] {
+  if (statements.length === 0) return computed;
+  const corrections = correctionsOf(computed, statements);
   return computed.map((month, month0) => {
-    const [dayK, nightK, dayPoints, nightPoints] = line(month0 + 1) as [number, number, number, number];
+    const correction = corrections[month0]!;
+    const { dayK, nightK, dayPoints, nightPoints } = correction;
     const at = (hour: number, day: number, night: number) => night + (day - night) * dayShare(hour);
-    const isStated = statements.some((one) => one.month === month.month);
     return {
       ...month,
-      basis: isStated ? 'stated' : 'corrected',
+      basis: correction.isStated ? 'stated' : 'corrected',
       dayC: month.dayC + dayK,
       nightC: month.nightC + nightK,
       dayRh: possibleRh(month.dayRh + dayPoints),
@@ -41,13 +69,7 @@ export function correctedYear(
       highC: month.highC + dayK,
       coldNightC: month.coldNightC + nightK,
       hotDayC: month.hotDayC + dayK,
-      spread: isStated
-        ? STATED_SPREAD
-        : {
-            celsius: (STATED_SPREAD.celsius + month.spread.celsius) / 2,
-            rhBelow: (STATED_SPREAD.rhBelow + month.spread.rhBelow) / 2,
-            rhAbove: (STATED_SPREAD.rhAbove + month.spread.rhAbove) / 2,
-          },
+      spread: correctedSpread(month.spread, correction),
     };
   });
 }
@@ -66,11 +88,12 @@ export function statedYear(statements: HomeFacts['air']): readonly RoomAirMonth[
     coldNightOutdoorC: month.nightC - COLD_SPELL_INDOORS_K,
     heatingShare: 0,
     heatingKWh: 0,
-    opened: 0,
+    openedH: 0,
     water: NO_WATER,
     paneWetH: 0,
     mouldH: 0,
-    spread: month.basis === 'assumed' ? { celsius: HEATED_K, rhBelow: 12, rhAbove: 15 } : STATED_SPREAD,
+    spread:
+      month.basis === 'assumed' ? { celsius: KNOWN_TO.set.guessed.celsius, rhBelow: 12, rhAbove: 15 } : STATED_SPREAD,
   }));
 }
 

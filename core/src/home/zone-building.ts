@@ -44,11 +44,14 @@ const HEATING_FOR_K = 35;
 const HEATING_RESERVE = 1.6;
 const HEATING_BAND_K = 1;
 
-/** A room that grows warmer than this has its windows opened, while it is cooler outdoors. */
-export const OPENED_ABOVE_C = 26;
-/** How far its windows are open then, by steps: changes an hour by day. */
-export const OPENED_CHANGES_H = [0, 1, 3, 8] as const;
-const OPENED = { fromH: 10, toH: 21 } as const;
+/** A room's windows are opened from this warmth on, wide at three kelvin more, while people are about. Judgement. */
+const OPENED = { fromC: 25, bandK: 3, hours: { fromH: 9, toH: 21 }, changesH: 8 } as const;
+
+/** How a room's windows are opened for its warmth; null where it has none. */
+export const ventingOf = ({ facts }: ZoneInputs, roomId: string): AirZone['venting'] =>
+  facts.windows.some((window) => window.roomId === roomId)
+    ? { fromC: OPENED.fromC, bandK: OPENED.bandK, changesH: part(OPENED.hours, OPENED.changesH) }
+    : null;
 
 /** Areas of a room's outer and inner walls without its windows, m2. A side with a window is an outer one. */
 export function wallsOf({ facts }: ZoneInputs, room: Room): { readonly outerM2: number; readonly innerM2: number } {
@@ -79,7 +82,7 @@ export const panesOf = ({ facts, sources }: ZoneInputs, roomId: string): AirZone
       behind: 'outdoors',
     }));
 
-/** Changes of air an hour through a day: its own way of airing, extractors, and windows opened for the warmth. */
+/** Changes of air an hour through a day: its own way of airing, and extractors. */
 export function airingOf(inputs: ZoneInputs, room: Room, airing: Airing, volumeM3: number): Schedule {
   const extracted = thingsOf(inputs, room.id, 'extractor').map(({ fromMinute, toMinute, airM3H }) =>
     between(fromMinute, toMinute, airM3H / volumeM3),
@@ -87,7 +90,6 @@ export function airingOf(inputs: ZoneInputs, room: Room, airing: Airing, volumeM
   const wide = airing === 'twice-a-day' ? WIDE_OPEN.at : [];
   return summed([
     always(CHANGES_H[airing]),
-    part(OPENED, OPENED_CHANGES_H[inputs.openedOf(room.id)] ?? 0),
     ...extracted,
     ...wide.map((fromH) => part({ fromH, toH: fromH + WIDE_OPEN.hours }, WIDE_OPEN.changesH)),
   ]);

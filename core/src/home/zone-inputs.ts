@@ -14,8 +14,6 @@ export interface ZoneInputs {
   readonly sunOf: (roomId: string) => Hourly;
   /** Dryness at which leaves breathe, kPa. */
   readonly vpdOf: (roomId: string) => number;
-  /** Steps of `OPENED_CHANGES_H` that a room's windows are open for its warmth. */
-  readonly openedOf: (roomId: string) => number;
 }
 
 export const runsIn = ({ months }: Pick<AirThing, 'months'>, month: number) => months.includes(month);

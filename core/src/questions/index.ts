@@ -3,10 +3,13 @@ import type { HomeFacts } from '../facts';
 import {
   airRemedy,
   finish,
+  learnRoom,
   type ComparedReading,
   type HomeEngine,
+  type LearnRoomParams,
   type RemedyAnswer,
   type RemedyParams,
+  type RoomLesson,
   type Steps,
 } from '../home';
 import type { PlantMends, RankedSpot } from '../match';
@@ -53,6 +56,7 @@ export interface Questions {
   roomAir: { params: RoomAirParams; answer: RoomAir | null };
   airMap: { params: RoomAirParams; answer: AirMap | null };
   airRemedy: { params: RemedyParams; answer: RemedyAnswer | null };
+  learnRoom: { params: LearnRoomParams; answer: RoomLesson | null };
   lightYear: { params: LightYearParams; answer: LightYear | null };
   beside: { params: BesideParams; answer: Beside[] };
   losses: { params: LossesParams; answer: Losses | null };
@@ -86,6 +90,7 @@ const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
   roomAir,
   airMap,
   airRemedy,
+  learnRoom,
   lightYear,
   beside,
   losses,

@@ -58,7 +58,7 @@ export function* airMap(engine: HomeEngine, facts: HomeFacts, { roomId, year }: 
       { room, leaf: spot.leaf, neighbours: [] },
       sky,
     ).year;
-    spotAirYear({ facts, spot, glass, sunHoursLikely, sunHoursPossible }, air).forEach((month, month0) => {
+    spotAirYear({ facts, spot, glass, measured: [], sunHoursLikely, sunHoursPossible }, air).forEach((month, month0) => {
       const at = month0 * cells + cell;
       map.dayC[at] = month.dayC;
       map.nightC[at] = month.nightC;

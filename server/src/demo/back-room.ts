@@ -137,5 +137,7 @@ export const backRoom: HomeFacts = {
   climates: [],
   airThings: [],
   doorways: [],
+  learntAir: [],
+  spotAir: [],
   air: [air('back', 1, [27, 22, 60, 66]), air('back', 7, [18, 13, 62, 68])],
 };

@@ -276,6 +276,8 @@ export const sailLoft: HomeFacts = {
   climates: SAIL_LOFT_CLIMATES,
   airThings: SAIL_LOFT_AIR_THINGS,
   doorways: [{ id: 'hatch', roomId: 'loft', toRoomId: 'galley', widthM: 0.9, heightM: 2, stands: 'by-day' }],
+  learntAir: [],
+  spotAir: [],
   readings: [
     {
       id: 'm-1',
