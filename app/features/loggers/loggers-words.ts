@@ -89,15 +89,18 @@ export const LOGGER_SCREEN = {
   measuredMonths: 'Months it measured',
   month: 'Month',
   measured: 'Measured, day / night',
-  computed: 'Computed',
-  humidity: 'Humidity',
+  guessed: 'Before',
+  learnt: 'Learnt',
   fewDays: 'No month has seven days of warmth and humidity yet.',
   agree: (kelvin: string, points: string) =>
-    `What is computed lies ${kelvin} and ${points} points of humidity from what was measured, in the mean.`,
-  letItCorrect: (room: string) => `Let it correct the air of ${room}`,
-  used: (room: string) => `Air of ${room} as its logger measured it`,
-  inUse: (room: string) => `The air of ${room} is as it was measured.`,
-  aboutUse: 'These months then stand for themselves; the others move with them. It can be undone.',
+    `Without it, what is computed lies ${kelvin} and ${points} points of humidity from what was measured, in the mean.`,
+  agreeNow: (kelvin: string, points: string) =>
+    `With what it taught, ${kelvin} and ${points} points. The months themselves stand as measured.`,
+  letItCorrectSpot: 'Let it correct its own spot',
+  spotUsed: (place: string) => `Air of ${place} as its logger measured it`,
+  spotInUse: (place: string) => `The air of ${place} is as it was measured there.`,
+  spotForget: 'Let its spot follow the room again',
+  spotForgotten: (place: string) => `Air of ${place} follows its room again`,
   twoDisagree: (other: string, kelvin: string, points: string) =>
     `It differs from ${other} in the same room by ${kelvin} and ${points} points of humidity, ` +
     'in the mean of the months both measured.',
@@ -106,6 +109,31 @@ export const LOGGER_SCREEN = {
   saltTest:
     'To see which hygrometer is right, shut it in a bag with a cap of wet table salt for eight hours: ' +
     'it must show 75 %.',
+};
+
+export const ROOM_LESSON = {
+  letItCorrect: (room: string) => `Let it correct the air of ${room}`,
+  aboutUse:
+    'Its months then stand for themselves, and what they teach of leaks, water and walls moves the others. ' +
+    'It can be taken back.',
+  learning: 'Working out what it teaches of its room',
+  used: (room: string) => `Air of ${room} as its logger measured it`,
+  inUse: (room: string) => `The air of ${room} is as it was measured.`,
+  forget: 'Take this back',
+  forgotten: (room: string) => `Air of ${room} as it was guessed`,
+  taught: (days: string) => `What ${days} days of it taught, beside what was assumed:`,
+  taughtTable: 'What it taught of the room',
+  lesson: {
+    airing: 'Air changed for outside air',
+    water: 'Water given to the air',
+    walls: 'Heat lost through walls and panes',
+    sun: 'Heat of the sun',
+    holds: 'Warmth that walls and things hold',
+    dayK: 'Heating by day',
+    nightK: 'Heating by night',
+  },
+  times: (factor: string, least: string, most: string) => `${factor} times (${least} to ${most})`,
+  warmer: (by: string, give: string) => `${by} (give or take ${give})`,
 };
 
 export const LIVE_LOGGERS = {

@@ -178,15 +178,27 @@ describe('one logger', () => {
   it('has its months beside what is computed, and corrects its room by them in one change', async () => {
     serve();
     await open(<LoggerScreen loggerId="one-t" />);
-    expect(screen.getAllByText('23 / 15 °C'.replaceAll(' ', '\u00a0')).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/^23 \/ 15 °C 42 \/ 58 %$/).length).toBeGreaterThan(0);
     fireEvent.press(screen.getByText('Let it correct the air of Room'));
+    expect(screen.getByLabelText(/what it teaches/)).toBeTruthy();
     await settled();
-    expect(caught).toHaveLength(1);
-    expect(caught[0]!.changes[0]).toMatchObject({
+    await settled();
+    expect(caught[0]!.changes[0]).toMatchObject({ op: 'put', list: 'learntAir', entry: { roomId: 'r', days: 40 } });
+    expect(caught[0]!.changes[1]).toMatchObject({
       list: 'air',
       fields: { dayC: 23, nightC: 15, dayRh: 42, nightRh: 58 },
     });
     expect(screen.getByText('The air of Room is as it was measured.')).toBeTruthy();
+    expect(screen.getByText('Air changed for outside air')).toBeTruthy();
+    fireEvent.press(screen.getByText('Take this back'));
+    await settled();
+    await settled();
+    expect(caught[1]!.changes.map(({ op, list }) => `${op} ${list}`)).toEqual([
+      'drop learntAir',
+      'drop air',
+      'drop air',
+    ]);
+    expect(screen.getByText('Let it correct the air of Room')).toBeTruthy();
   });
 
   it('is told to differ from another in its room, with the test by salt', async () => {

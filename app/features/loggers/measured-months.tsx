@@ -1,28 +1,33 @@
-/** What a logger measured month by month beside what is computed, and the way to let it correct its room. */
+/** What a logger measured month by month, beside what was guessed of its room and what it taught. */
 import {
-  apartOverTime,
+  forgottenAtSpot,
   monthsApart,
-  standFor,
-  statementsFrom,
+  spotStatementsFrom,
+  standAtSpot,
   takenToRoom,
+  withoutMonths,
   type HomeFacts,
   type MeasuredMonth,
 } from '@dulvan/core';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { newId } from '../../parts/new-id';
 import { Failed } from '../../parts/pending';
-import { degrees } from '../../parts/words';
+import { spotPlace } from '../../parts/words';
 import { useHome } from '../../state/home';
-import { roomOfLogger, useLastYear, type LastYear, type Logger } from '../../state/loggers';
+import { roomOfLogger, useLastYear, type Logger } from '../../state/loggers';
 import { shownValue, useRoomAir } from '../../state/questions';
-import { useUnits, type Units } from '../../state/settings';
+import { useUnits } from '../../state/settings';
 import { useSpotAnswer } from '../../state/verdicts';
 import { Button } from '../../ui/button';
 import { monthName } from '../../ui/months';
 import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
+import { Disagreement } from './disagreement';
+import { byDayAndNight, dayAndNight, kelvins } from './figures';
 import { LOGGER_SCREEN as WORDS } from './loggers-words';
+import { RoomLesson } from './room-lesson';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -56,32 +61,36 @@ interface ComparedGiven {
   readonly roomId: string;
 }
 
-/** A room's air from that at a spot in it. */
+/** A room's air from that at a spot in it, without what the spot's own record corrects there. */
 function useInRoom(logger: Logger, months: readonly MeasuredMonth[]): readonly MeasuredMonth[] {
   const conditions = useSpotAnswer(logger.spotId ?? '')?.conditions;
-  if (logger.spotId === null || !conditions) return months;
-  return takenToRoom(
-    months,
-    conditions.map(({ air }) => air.steps),
-  );
+  return useMemo(() => {
+    if (logger.spotId === null || !conditions) return months;
+    return takenToRoom(
+      months,
+      conditions.map(({ air }) => air.steps.filter(({ from }) => from !== 'record')),
+    );
+  }, [logger.spotId, months, conditions]);
 }
-
-const kelvins = (value: number, { temperature }: Units) =>
-  temperature === 'F' ? `${(value * 1.8).toFixed(1)} °F` : `${value.toFixed(1)} °C`;
-const tenth = (value: number) => Math.round(value * 10) / 10;
-
-/** "20.1 / 16.6 °C". */
-const dayAndNight = (day: number, night: number, units: Units) =>
-  `${degrees(tenth(day), units).split(' ')[0]} / ${degrees(tenth(night), units)}`.replaceAll(' ', '\u00a0');
 
 function Compared({ facts, logger, months, roomId }: ComparedGiven) {
   const units = useUnits();
-  const change = useHome((state) => state.change);
-  const air = shownValue(useRoomAir(facts, roomId));
   const inRoom = useInRoom(logger, months);
-  const room = facts.rooms.find(({ id }) => id === roomId)!.name;
-  const off = air && monthsApart(inRoom, air);
-  const use = () => void change(WORDS.used(room), statementsFrom(facts, roomId, inRoom, newId));
+  const [guessedFacts, taughtFacts] = useMemo(
+    () => [withoutMonths(facts, roomId, 'guessed'), withoutMonths(facts, roomId, 'with-lesson')] as const,
+    [facts, roomId],
+  );
+  const isTaught = facts.learntAir.some((one) => one.roomId === roomId);
+  const guessed = shownValue(useRoomAir(guessedFacts, roomId));
+  const taught = shownValue(useRoomAir(isTaught ? taughtFacts : null, roomId));
+  const off = guessed && monthsApart(inRoom, guessed);
+  const stillOff = taught && monthsApart(inRoom, taught);
+  const figures = (air: typeof guessed, month: number) => {
+    const beside = air?.[month - 1];
+    return beside
+      ? `${dayAndNight(beside.dayC, beside.nightC, units)}\n${byDayAndNight(beside.dayRh, beside.nightRh)}`
+      : '…';
+  };
   return (
     <>
       <Table
@@ -90,63 +99,56 @@ function Compared({ facts, logger, months, roomId }: ComparedGiven) {
         columns={[
           { name: WORDS.month, share: 3 },
           { name: WORDS.measured, share: 4, align: 'right' },
-          { name: WORDS.computed, share: 4, align: 'right' },
-          { name: WORDS.humidity, share: 4, align: 'right' },
+          { name: WORDS.guessed, share: 4, align: 'right' },
+          ...(isTaught ? [{ name: WORDS.learnt, share: 4, align: 'right' } as const] : []),
         ]}
-        rows={inRoom.map(({ month, dayC, nightC, dayRh, nightRh }) => {
-          const beside = air?.[month - 1];
-          return {
-            key: String(month),
-            cells: [
-              monthName(month),
-              dayAndNight(dayC, nightC, units),
-              beside ? dayAndNight(beside.dayC, beside.nightC, units) : '…',
-              `${Math.round(dayRh)} / ${Math.round(nightRh)} %`,
-            ],
-          };
-        })}
+        rows={inRoom.map(({ month, dayC, nightC, dayRh, nightRh }) => ({
+          key: String(month),
+          cells: [
+            monthName(month),
+            `${dayAndNight(dayC, nightC, units)}\n${byDayAndNight(dayRh, nightRh)}`,
+            figures(guessed, month),
+            ...(isTaught ? [figures(taught, month)] : []),
+          ],
+        }))}
       />
       {off ? <Body>{WORDS.agree(kelvins(off.celsius, units), `${Math.round(off.rh)}`)}</Body> : null}
-      {standFor(facts, roomId, inRoom) ? (
-        <Body>{WORDS.inUse(room)}</Body>
-      ) : (
-        <>
-          <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={use}>
-            {WORDS.letItCorrect(room)}
-          </Button>
-          <Small>{WORDS.aboutUse}</Small>
-        </>
-      )}
+      {stillOff ? <Body>{WORDS.agreeNow(kelvins(stillOff.celsius, units), `${Math.round(stillOff.rh)}`)}</Body> : null}
+      {logger.spotId === null ? null : <OwnSpot {...{ facts, months }} spotId={logger.spotId} />}
+      <RoomLesson facts={facts} roomId={roomId} months={inRoom} />
     </>
   );
 }
 
-/** Two in one room that differ by more are told, K and points. */
-const DIFFER = { celsius: 1, rh: 5 } as const;
-
-/** A difference that grew by more tells of drift, points. */
-const DRIFTED = 4;
-
-interface DisagreementGiven {
+interface OwnSpotGiven {
   readonly facts: HomeFacts;
-  readonly year: LastYear;
-  readonly other: Logger;
+  readonly spotId: string;
+  readonly months: readonly MeasuredMonth[];
 }
 
-function Disagreement({ facts, year, other }: DisagreementGiven) {
-  const units = useUnits();
-  const asked = useLastYear(facts.home, other);
-  const theirs = asked.state === 'ready' ? asked.value : null;
-  const off = theirs && monthsApart(year.months, theirs.months);
-  const over = theirs && apartOverTime(year.humidity, theirs.humidity);
-  if (!off || (off.celsius < DIFFER.celsius && off.rh < DIFFER.rh)) return null;
-  const grew = over && Math.abs(over.late) - Math.abs(over.early) >= DRIFTED;
-  const points = (value: number) => `${Math.round(Math.abs(value))}`;
+/** A logger at a spot corrects that spot, whatever its room is taken for. */
+function OwnSpot({ facts, spotId, months }: OwnSpotGiven) {
+  const change = useHome((state) => state.change);
+  const place = spotPlace(facts, spotId);
+  if (standAtSpot(facts, spotId, months))
+    return (
+      <>
+        <Body>{WORDS.spotInUse(place)}</Body>
+        <Button
+          style={{ alignSelf: 'flex-start' }}
+          onPress={() => void change(WORDS.spotForgotten(place), forgottenAtSpot(facts, spotId))}
+        >
+          {WORDS.spotForget}
+        </Button>
+      </>
+    );
   return (
-    <>
-      <Body>{WORDS.twoDisagree(other.name, kelvins(off.celsius, units), points(off.rh))}</Body>
-      {grew ? <Body>{WORDS.drifts(points(over.early), points(over.late))}</Body> : null}
-      {off.rh >= DIFFER.rh ? <Small>{WORDS.saltTest}</Small> : null}
-    </>
+    <Button
+      kind="main"
+      style={{ alignSelf: 'flex-start' }}
+      onPress={() => void change(WORDS.spotUsed(place), spotStatementsFrom(facts, spotId, months, newId))}
+    >
+      {WORDS.letItCorrectSpot}
+    </Button>
   );
 }

@@ -1,0 +1,16 @@
+/** Figures of loggers in the grower's units. */
+import { degrees } from '../../parts/words';
+import type { Units } from '../../state/settings';
+
+/** A difference of warmth. */
+export const kelvins = (value: number, { temperature }: Units): string =>
+  temperature === 'F' ? `${(value * 1.8).toFixed(1)} °F` : `${value.toFixed(1)} °C`;
+
+const tenth = (value: number) => Math.round(value * 10) / 10;
+
+/** "20.1 / 16.6 °C". */
+export const dayAndNight = (day: number, night: number, units: Units): string =>
+  `${degrees(tenth(day), units).split(' ')[0]} / ${degrees(tenth(night), units)}`.replaceAll(' ', '\u00a0');
+
+/** "42 / 58 %". */
+export const byDayAndNight = (day: number, night: number): string => `${Math.round(day)} / ${Math.round(night)} %`;
