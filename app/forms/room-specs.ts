@@ -1,4 +1,5 @@
 /** What is asked of a room, the solid things in it and its air, month by month. */
+import { MOVEMENT_WORDS } from '../parts/air-words';
 import { monthChoices, named, words, type FormSpec } from './form-item';
 
 export const ROOM_SPECS = {
@@ -43,8 +44,8 @@ export const ROOM_SPECS = {
         more: 'air',
         label: 'How its air moves',
         kind: 'choice',
-        choices: () => words({ still: 'Still', gentle: 'Gentle', brisk: 'Brisk' }),
-        help: 'Still: shut up. Gentle: doors open, a slow fan. Brisk: a fan on the leaves, a draught.',
+        choices: () => words(MOVEMENT_WORDS),
+        help: 'Still: shut up. Gentle: doors open, a slow fan. Moving: a fan from afar, a draught. Strong: the straight stream of a fan.',
       },
       {
         field: 'insideRoomId',

@@ -27,5 +27,6 @@ export const STEP_WORDS: Readonly<Record<AirStep['from'], string>> = {
 export const MOVEMENT_WORDS: Readonly<Record<AirMovement, string>> = {
   still: 'Still',
   gentle: 'Gentle',
-  brisk: 'Brisk',
+  brisk: 'Moving',
+  strong: 'Strong',
 };

@@ -115,7 +115,13 @@ export function brightness(ppfd: number, units: Units): string {
   return `${Math.round(ppfd)} µmol/m²s`;
 }
 
-const MOVEMENT_WORDS = ['still', 'gentle', 'brisk'] as const;
+const MOVEMENT_WORDS = ['still', 'gentle', 'moving', 'strong'] as const;
+const STRONGEST = MOVEMENT_WORDS.length - 1;
+
+/** A difference of warmth. */
+export const kelvins = (value: number, { temperature }: Units): string =>
+  temperature === 'F' ? `${(value * FAHRENHEIT_PER_KELVIN).toFixed(1)} °F` : `${value.toFixed(1)} °C`;
+const FAHRENHEIT_PER_KELVIN = 1.8;
 
 /** One value of a factor, with its unit. */
 export function valueOf(aspect: Aspect, value: number, units: Units): string {
@@ -131,6 +137,9 @@ export function valueOf(aspect: Aspect, value: number, units: Units): string {
     case 'cold-night':
     case 'hot-day':
       return degrees(value, units);
+    case 'swing':
+    case 'night-drop':
+      return kelvins(value, units);
     case 'dryness':
       return `${value.toFixed(1)} kPa`;
     case 'humidity':
@@ -146,10 +155,15 @@ export function bandOf(
   units: Units,
 ): string {
   const value = (figure: number) => valueOf(aspect, figure, units);
-  if (aspect === 'peak' || aspect === 'dryness' || aspect === 'humidity') return `up to ${value(wantsTo)}`;
+  if (aspect === 'peak' || aspect === 'dryness' || aspect === 'humidity' || aspect === 'swing')
+    return `up to ${value(wantsTo)}`;
   if (aspect === 'cold-night') return `down to ${value(wantsFrom)}`;
   if (aspect === 'hot-day') return `up to ${value(wantsTo)}`;
-  if (aspect === 'movement') return wantsFrom === wantsTo ? value(wantsFrom) : `at least ${value(wantsFrom)}`;
+  if (aspect === 'night-drop') return `at least ${value(wantsFrom)}`;
+  if (aspect === 'movement') {
+    if (wantsFrom === wantsTo) return value(wantsFrom);
+    return wantsTo < STRONGEST ? `${value(wantsFrom)} to ${value(wantsTo)}` : `at least ${value(wantsFrom)}`;
+  }
   if (aspect === 'dli') return `${mol(wantsFrom)} to ${mol(wantsTo)} mol`;
   return `${value(wantsFrom).replace(/ \S+$/, '')} to ${value(wantsTo)}`;
 }
@@ -170,6 +184,8 @@ const TROUBLE_WORD: Record<Aspect, readonly [tooLittle: string, tooMuch: string]
   night: ['Nights too cold', 'Nights too warm'],
   'cold-night': ['Cold nights harm it', 'Nights too warm'],
   'hot-day': ['Days too cold', 'Hot afternoons harm it'],
+  swing: ['Warmth too steady', 'Warmth swings too far in a day'],
+  'night-drop': ['Nights hardly cooler than days', 'Nights much cooler than days'],
   dryness: ['Air too moist', 'Air too dry'],
   humidity: ['Nights too dry', 'Nights too damp'],
   movement: ['Air too still', 'Too draughty'],
@@ -182,7 +198,7 @@ export function troubleName({ aspect, direction }: Pick<FactorFit, 'aspect' | 'd
 }
 
 /** Of these a plant wants none: it tolerates so much. */
-const TOLERATED: ReadonlySet<Aspect> = new Set(['peak', 'cold-night', 'hot-day', 'dryness', 'humidity']);
+const TOLERATED: ReadonlySet<Aspect> = new Set(['peak', 'cold-night', 'hot-day', 'swing', 'dryness', 'humidity']);
 
 /** "Too dim from November to January: gets 2.1, wants 5.0 to 9.0 mol a day". */
 export function troubleSentence(trouble: Trouble, units: Units): string {

@@ -1,6 +1,7 @@
 /** Schemas of the place: the home, its rooms and what stands in and before them. */
 import {
   AIRINGS,
+  AIR_MOVEMENTS,
   AIR_THING_KINDS,
   DOORWAY_STATES,
   ENVELOPES,
@@ -51,7 +52,7 @@ export const roomSchema = z.strictObject({
   floorReflectance: share(0, 0.95),
   wallReflectance: share(0, 0.95),
   ceilingReflectance: share(0, 0.95),
-  airMovement: z.enum(['still', 'gentle', 'brisk']),
+  airMovement: z.enum(AIR_MOVEMENTS),
   insideRoomId: id.nullable(),
   insideXM: metres(0, 30),
   insideYM: metres(0, 30),

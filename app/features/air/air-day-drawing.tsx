@@ -6,6 +6,7 @@ import type { Units } from '../../state/settings';
 import { FONT } from '../../ui/theme';
 import { Small } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
+import { kelvins } from '../../parts/words';
 import { AIR_DAY_DRAWING as WORDS } from './air-words';
 
 export const DAY_HEIGHT = 250;
@@ -121,8 +122,7 @@ function Mark({ at, words, width }: { readonly at: number; readonly words: strin
 export function AirDayLegend({ month, units }: Omit<Given, 'width'>) {
   const ink = useInk();
   const { spread, dayRh } = month;
-  const kelvin =
-    units.temperature === 'F' ? `${(spread.celsius * 1.8).toFixed(1)} °F` : `${spread.celsius.toFixed(1)} °C`;
+  const kelvin = kelvins(spread.celsius, units);
   const lines = [
     { word: WORDS.room, colour: ink.factor.warmth, dashed: false },
     ...(month.outdoorC.length > 0 ? [{ word: WORDS.outdoors, colour: ink.soft, dashed: true }] : []),

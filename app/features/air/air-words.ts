@@ -113,6 +113,7 @@ export const BENCH_SCREEN = {
   humidifierNever: (grams: string, target: string) =>
     `${target} % would take ${grams} g/h all day: no sensible machine does that. ` +
     'Air less, cool it, or enclose the plants.',
+  byDayByNight: (day: string, night: string) => `${day} h by day, ${night} h by night`,
   howMuch: (remedy: string) => `How much of it: ${remedy}`,
 };
 
@@ -121,6 +122,7 @@ export const REMEDY = {
   mistDose: (times: string) => `${times} times a day`,
   mistSide:
     'Wet leaves spot and rot where air stands still; hard water leaves marks. Never on felted leaves or crowns.',
+  mistWet: (hours: string) => `A sprayed leaf is dry after ${hours}, to a factor of two.`,
   tray: 'Set a tray of water or wet pebbles',
   trayDose: (area: string) => `${area} m²`,
   traySide: 'Pots must not stand in the water. What it gives is known to a factor of two.',

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { NotHere } from '../../parts/not-here';
 import { Pending } from '../../parts/pending';
 import { typedNumber } from '../../parts/typed-number';
+import { kelvins } from '../../parts/words';
 import { useMonth } from '../../parts/use-month';
 import { useFacts } from '../../state/home';
 import { shownValue, useAirRemedy } from '../../state/questions';
@@ -42,9 +43,6 @@ const GRAMS_STEP = 25;
 const KELVIN_STEP = 0.5;
 const SHARE_STEP = 0.1;
 
-const coolerBy = (kelvin: number, { temperature }: Units) =>
-  temperature === 'F' ? `${(kelvin * 1.8).toFixed(1)} °F` : `${kelvin.toFixed(1)} °C`;
-
 const TRIALS: readonly Trial[] = [
   {
     kind: 'mist',
@@ -73,7 +71,7 @@ const TRIALS: readonly Trial[] = [
     most: 8,
     begins: 2,
     remedy: (step) => ({ kind: 'cooler', byK: KELVIN_STEP * Math.max(1, step) }),
-    dose: (step, units) => REMEDY.coolerDose(coolerBy(KELVIN_STEP * Math.max(1, step), units)),
+    dose: (step, units) => REMEDY.coolerDose(kelvins(KELVIN_STEP * Math.max(1, step), units)),
   },
   {
     kind: 'less-airing',
@@ -199,7 +197,10 @@ function Tried({ facts, room, month, targetRh, trial }: TriedGiven & { readonly 
         />
       ) : null}
       {answer ? (
-        <Effect before={answer.before} effect={answer.after} name={REMEDY[trial.kind]} />
+        <>
+          <Effect before={answer.before} effect={answer.after} name={REMEDY[trial.kind]} />
+          {trial.kind === 'mist' ? <Small>{REMEDY.mistWet(wetWords(answer.after.leafWetH))}</Small> : null}
+        </>
       ) : (
         <Pending asked={asked} />
       )}
@@ -207,6 +208,8 @@ function Tried({ facts, room, month, targetRh, trial }: TriedGiven & { readonly 
     </View>
   );
 }
+
+const wetWords = ([day, night]: readonly [number, number]) => WORDS.byDayByNight(day.toFixed(1), night.toFixed(1));
 
 /** Less water is not told, litres a day. */
 const LEAST_LITRES = 0.05;

@@ -1,9 +1,9 @@
 /** Two loggers in one room that differ, and one that drifts, with the test that tells which is right. */
 import { apartOverTime, monthsApart, type HomeFacts } from '@dulvan/core';
+import { kelvins } from '../../parts/words';
 import { useLastYear, type LastYear, type Logger } from '../../state/loggers';
 import { useUnits } from '../../state/settings';
 import { Body, Small } from '../../ui/type';
-import { kelvins } from './figures';
 import { LOGGER_SCREEN as WORDS } from './loggers-words';
 
 /** Two in one room that differ by more are told, K and points. */

@@ -2,10 +2,6 @@
 import { degrees } from '../../parts/words';
 import type { Units } from '../../state/settings';
 
-/** A difference of warmth. */
-export const kelvins = (value: number, { temperature }: Units): string =>
-  temperature === 'F' ? `${(value * 1.8).toFixed(1)} °F` : `${value.toFixed(1)} °C`;
-
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /** "20.1 / 16.6 °C". */

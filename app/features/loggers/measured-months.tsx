@@ -13,7 +13,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { newId } from '../../parts/new-id';
 import { Failed } from '../../parts/pending';
-import { spotPlace } from '../../parts/words';
+import { kelvins, spotPlace } from '../../parts/words';
 import { useHome } from '../../state/home';
 import { roomOfLogger, useLastYear, type Logger } from '../../state/loggers';
 import { shownValue, useRoomAir } from '../../state/questions';
@@ -25,7 +25,7 @@ import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small } from '../../ui/type';
 import { Disagreement } from './disagreement';
-import { byDayAndNight, dayAndNight, kelvins } from './figures';
+import { byDayAndNight, dayAndNight } from './figures';
 import { LOGGER_SCREEN as WORDS } from './loggers-words';
 import { RoomLesson } from './room-lesson';
 

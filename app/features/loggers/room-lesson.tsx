@@ -12,6 +12,7 @@ import {
 import { useEffect, useState } from 'react';
 import { newId } from '../../parts/new-id';
 import { Failed } from '../../parts/pending';
+import { kelvins } from '../../parts/words';
 import { useHome } from '../../state/home';
 import { useRoomLesson } from '../../state/questions';
 import { useUnits, type Units } from '../../state/settings';
@@ -19,7 +20,6 @@ import { Button } from '../../ui/button';
 import { Progress } from '../../ui/progress';
 import { Table } from '../../ui/table';
 import { Body, Small } from '../../ui/type';
-import { kelvins } from './figures';
 import { ROOM_LESSON as WORDS } from './loggers-words';
 
 interface Given {

@@ -7,7 +7,7 @@ import { Body, Small } from '../../ui/type';
 import { SURE_WORD, brightness, degrees, mol } from '../../parts/words';
 import { NEEDS as WORDS } from './plants-words';
 
-const AIR_WORD = { still: 'still air will do', gentle: 'gently moving air', brisk: 'briskly moving air' } as const;
+const AIR_WORD = { still: 'still air will do', gentle: 'gently moving air', brisk: 'moving air' } as const;
 
 const WATER_WORD: Record<Water, string> = {
   usual: 'as usual',

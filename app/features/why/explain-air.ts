@@ -1,5 +1,5 @@
 /** What the warmth and moisture of a spot were made from, put in words. */
-import type { AirStep, Condition, HomeFacts, Room } from '@dulvan/core';
+import { hoursWet, pressureAt, type AirStep, type Condition, type HomeFacts, type Room } from '@dulvan/core';
 import { MOVEMENT_WORDS, STEP_WORDS } from '../../parts/air-words';
 import { degrees } from '../../parts/words';
 import { roomOf, type Asked, type Explanation, type Pair } from './explanation';
@@ -46,6 +46,7 @@ export function explainAir({ facts, spotId, units }: Asked, condition: Condition
         'Leaf warmer than the air by',
         `${condition.leafK.toFixed(1)} K by day: VPD at the leaf ${condition.vpdLeaf.toFixed(2)} kPa`,
       ],
+      ['A sprayed leaf is dry after', dryAfter(facts, air)],
       ...air.steps.map((step): Pair => [STEP_WORDS[step.from], stepWords(step)]),
     ],
     method: [
@@ -64,13 +65,24 @@ export function explainAir({ facts, spotId, units }: Asked, condition: Condition
   };
 }
 
-const kelvins = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)} K`;
+/** Water on leaves for a night lets spots and rot in. */
+function dryAfter({ home }: HomeFacts, { dayC, dayRh, nightC, nightRh, movement }: Condition['air']): string {
+  const pressurePa = pressureAt(home.elevationM);
+  const after = (celsius: number, rh: number) => {
+    const wet = hoursWet({ celsius, rh, movement, pressurePa });
+    return wet >= LONG_WET_H ? `more than ${LONG_WET_H} h` : `${wet.toFixed(1)} h`;
+  };
+  return `${after(dayC, dayRh)} by day, ${after(nightC, nightRh)} by night, to a factor of two`;
+}
+const LONG_WET_H = 12;
+
+const signedK = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)} K`;
 
 /** What one thing makes of a spot's air. */
 function stepWords({ dayK, nightK, water }: AirStep): string {
   const wetter =
     Math.abs(water - 1) >= 0.005 ? `, water ${water > 1 ? '+' : '−'}${Math.round(Math.abs(water - 1) * 100)} %` : '';
-  return `${kelvins(dayK)} by day, ${kelvins(nightK)} by night${wetter}`;
+  return `${signedK(dayK)} by day, ${signedK(nightK)} by night${wetter}`;
 }
 
 /** What was not said of a room's heating and airing, and what is taken in its place. */

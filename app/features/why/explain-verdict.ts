@@ -59,8 +59,8 @@ export function explainVerdict(asked: Asked): Explanation {
         'whether it rests on trials, growers’ practice or inference.',
       ),
       said(
-        'A cold night is taken 2 K below the month’s mean, a hot afternoon 3 K above, and beside a pane colder and',
-        'hotter by what its glass lets through.',
+        'A cold night and a hot afternoon are those of spells that come once or twice in a month, worked out',
+        'for the room; beside a pane colder and hotter by what its glass lets through.',
       ),
     ],
     doubt: said(
@@ -121,6 +121,10 @@ function endsOf({ answer, month, units, here }: Asked, { aspect, wantsFrom, want
     case 'cold-night':
     case 'hot-day':
       return `all ${band}, less by each degree beyond`;
+    case 'swing':
+      return `all ${band}, 90 % at 4 K and 75 % at 8 K more`;
+    case 'night-drop':
+      return `all at ${band}, 94 % without any`;
     case 'dryness':
       return `all ${band}, 70 % at 1.6 times and half at 2.5 times`;
     case 'humidity':

@@ -1,5 +1,6 @@
 export * from './moist';
 export * from './least-squares';
+export * from './leaf-wetness';
 export * from './measured-months';
 export * from './month';
 export * from './steady';

@@ -35,11 +35,19 @@ const BY_NIGHT = { dark: 0.6, lit: 0.1 } as const;
 const EITHER_IN_DARK = 0.3;
 /** Dryness at which pores have closed by half, kPa. Leuning 1995. */
 const HALF_SHUT_VPD = 1.5;
-/** Air that clings to a leaf of a hand's width, mol m-2 s-1. Campbell and Norman 1998, for 0.05, 0.2 and 1 m/s. */
-const CLINGING_AIR: Readonly<Record<AirMovement, number>> = { still: 0.15, gentle: 0.3, brisk: 0.7 };
+/**
+ * Vapour through the air that clings to a leaf of a hand's width, mol m-2 s-1. Campbell and Norman 1998, for 0.05, 0.2,
+ * 1 and 2 m/s.
+ */
+export const CLINGING_AIR: Readonly<Record<AirMovement, number>> = {
+  still: 0.15,
+  gentle: 0.3,
+  brisk: 0.7,
+  strong: 1,
+};
 
-const GRAMS_A_MOL = 18.015;
-const SECONDS_AN_HOUR = 3600;
+export const GRAMS_A_MOL = 18.015;
+export const SECONDS_AN_HOUR = 3600;
 
 /** How far the pores are open for light, 0..1. */
 function openFor(stomata: LeafCover['stomataOpen'], ppfd: number): number {

@@ -1,7 +1,11 @@
 /** A room, or a cabinet, tent or dome inside one: a box with surfaces, air and its own light after dark. */
 
-/** How much the air of a room moves. */
-export type AirMovement = 'still' | 'gentle' | 'brisk';
+/**
+ * How much the air moves at leaves, each about three times the one before: 0.05, 0.2, 0.6 and 2 m/s. `strong` is the
+ * straight stream of a fan.
+ */
+export const AIR_MOVEMENTS = ['still', 'gentle', 'brisk', 'strong'] as const;
+export type AirMovement = (typeof AIR_MOVEMENTS)[number];
 
 /**
  * A box. Its frame: x along wall A to the right, y from wall A to wall C, z up; seen from above, A is the lower

@@ -17,6 +17,9 @@ export type Aspect =
   /** The coldest nights and the hottest afternoons of the month. */
   | 'cold-night'
   | 'hot-day'
+  /** How far the warmth goes up and down in a day, and how much cooler the night is than the day. */
+  | 'swing'
+  | 'night-drop'
   /** How strongly the air of the day dries, and how moist the night's is. */
   | 'dryness'
   | 'humidity'
@@ -32,7 +35,7 @@ export interface FactorFit {
   readonly score: number;
   readonly direction: Direction;
   readonly severity: Severity;
-  /** What the spot gives and what is wanted, in the factor's unit (for air movement 0 still, 1 gentle, 2 brisk). */
+  /** What the spot gives and what is wanted, in the factor's unit (for air movement its place in `AIR_MOVEMENTS`). */
   readonly gets: number;
   readonly wantsFrom: number;
   readonly wantsTo: number;

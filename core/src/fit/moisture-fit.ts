@@ -37,7 +37,7 @@ export const dryScore = (target: Target, c: Condition): number =>
   !target.isDormant && driesOut(target, c) ? along(DRIED_OUT, drynessOf(target, c)) : 1;
 
 /** Air that moves dries what settles: it may be this much moister by night, points. */
-const MOVING_BEARS: Record<AirMovement, number> = { still: 0, gentle: 5, brisk: 10 };
+const MOVING_BEARS: Record<AirMovement, number> = { still: 0, gentle: 5, brisk: 10, strong: 12 };
 /** What nights so many points moister than it tolerates leave: spots, then rot. */
 const ROTTED: Line = [
   [0, 1],

@@ -16,11 +16,42 @@ const within = ({ warmth }: Target, gets: number, from: number, to: number) =>
 const nightsTo = ({ warmth, isDormant }: Target) => (isDormant ? warmth.highest : warmth.nightTo);
 const daysTo = ({ warmth, isDormant }: Target) => (isDormant ? warmth.highest : warmth.dayTo);
 
-/** What a month's usual days and nights leave of growth, 0.5 to 1. */
-export const warmthGrowth = (target: Target, { air }: Pick<Condition, 'air'>): number =>
+/**
+ * A day may swing by so much between its coldest and its warmest hour before it costs growth, K: plants of deserts and
+ * mountains, which store water, are used to more. Never less than the night drop a taxon wants and as much again.
+ */
+const SWING_BORNE = { thin: 10, storing: 16 } as const;
+/** What a swing so many degrees beyond that leaves. Judgement. */
+const SWUNG: Line = [
+  [0, 1],
+  [4, 0.9],
+  [8, 0.75],
+  [14, 0.6],
+];
+/** A wanted night drop of which nothing is there costs so much: it costs form and flowers rather than growth. */
+const NO_DROP_COSTS = 0.06;
+/** Drops are known no better, K. */
+const DROP_GRACE_K = 1;
+
+const swingOf = ({ air }: Pick<Condition, 'air'>) => air.highC - air.lowC;
+const swingBorne = ({ warmth, nature }: Target) =>
+  Math.max(nature.storesWater ? SWING_BORNE.storing : SWING_BORNE.thin, 2 * warmth.nightDrop);
+const swingScore = (target: Target, c: Pick<Condition, 'air'>) => along(SWUNG, swingOf(c) - swingBorne(target));
+
+const dropOf = ({ air }: Pick<Condition, 'air'>) => air.dayC - air.nightC;
+function dropScore({ warmth }: Target, c: Pick<Condition, 'air'>): number {
+  if (warmth.nightDrop <= DROP_GRACE_K) return 1;
+  const missing = Math.max(0, warmth.nightDrop - DROP_GRACE_K - Math.max(0, dropOf(c)));
+  return 1 - (NO_DROP_COSTS * missing) / (warmth.nightDrop - DROP_GRACE_K);
+}
+
+/** What a month's usual days and nights, their swing and its night drop leave of growth. */
+export const warmthGrowth = (target: Target, c: Pick<Condition, 'air'>): number =>
   Math.min(
-    within(target, air.dayC, target.warmth.dayFrom, daysTo(target)),
-    within(target, air.nightC, target.warmth.nightFrom, nightsTo(target)),
+    within(target, c.air.dayC, target.warmth.dayFrom, daysTo(target)),
+    within(target, c.air.nightC, target.warmth.nightFrom, nightsTo(target)),
+    swingScore(target, c),
+    dropScore(target, c),
   );
 
 /** What a night so many degrees below what it survives leaves: hardiness is given in whole degrees, and a night is short. */
@@ -44,6 +75,26 @@ export const coldScore = ({ warmth }: Target, { coldNightC }: Pick<Condition, 'c
 export const heatScore = ({ warmth, isDormant }: Target, { hotDayC }: Pick<Condition, 'hotDayC'>): number =>
   isDormant ? 1 : along(SCORCHED, hotDayC - warmth.highest);
 
+const swingFit = (target: Target, c: Condition): FactorFit =>
+  factorFit({
+    factor: 'warmth',
+    aspect: 'swing',
+    score: swingScore(target, c),
+    gets: swingOf(c),
+    wantsFrom: 0,
+    wantsTo: swingBorne(target),
+  });
+
+const dropFit = (target: Target, c: Condition): FactorFit =>
+  factorFit({
+    factor: 'warmth',
+    aspect: 'night-drop',
+    score: dropScore(target, c),
+    gets: dropOf(c),
+    wantsFrom: Math.max(0, target.warmth.nightDrop - DROP_GRACE_K),
+    wantsTo: swingBorne(target),
+  });
+
 /** The warmth of a month: its usual days and nights, or its extremes where they harm. */
 export function warmthFit(target: Target, c: Condition): FactorFit {
   const { warmth } = target;
@@ -54,11 +105,12 @@ export function warmthFit(target: Target, c: Condition): FactorFit {
     usual('day', air.dayC, warmth.dayFrom, daysTo(target)),
     usual('night', air.nightC, warmth.nightFrom, nightsTo(target)),
   );
-  if (coldNightC >= warmth.lowest && heatScore(target, c) === 1) return means;
+  const least = target.isDormant ? means : worse(worse(means, swingFit(target, c)), dropFit(target, c));
+  if (coldNightC >= warmth.lowest && heatScore(target, c) === 1) return least;
   const extreme = (aspect: 'cold-night' | 'hot-day', score: number, gets: number) =>
     harmFit({ factor: 'warmth', aspect, score, gets, wantsFrom: warmth.lowest, wantsTo: warmth.highest });
   return worse(
-    means,
+    least,
     worse(extreme('cold-night', coldScore(target, c), coldNightC), extreme('hot-day', heatScore(target, c), hotDayC)),
   );
 }

@@ -132,8 +132,9 @@ const isWorse = (p: FactorFit, q: FactorFit): boolean =>
   p.score === q.score ? Math.abs(p.distance) > Math.abs(q.distance) : p.score < q.score;
 
 /** What belongs into one stretch: days and nights too cold are one thing, burning is another than a bright sum. */
-const kindOf = ({ aspect, direction }: FactorFit): string =>
-  `${aspect === 'peak' || aspect === 'cold-night' || aspect === 'hot-day' ? aspect : ''}${direction}`;
+const kindOf = ({ aspect, direction }: FactorFit): string => `${APART.has(aspect) ? aspect : ''}${direction}`;
+
+const APART: ReadonlySet<Aspect> = new Set(['peak', 'cold-night', 'hot-day', 'swing', 'night-drop']);
 
 /** Runs of equal kinds round the year, as lists of indexes; nothing for null. */
 function stretches(kinds: readonly (string | null)[]): number[][] {

@@ -1,10 +1,12 @@
 /** What a remedy for dry air does in a room and month: the room's own day worked out again with it. */
 import {
+  SPRAYED_G_M2,
   WET_COEFFICIENT,
   airByHour,
   always,
   dayMean,
   dayShare,
+  hoursWet,
   humidifierFor,
   humidityRatio,
   meanOf,
@@ -55,6 +57,8 @@ export interface RemedyEffect {
   /** Hours a day in which water settles on the coldest pane, and in which a cold corner may grow mould. */
   readonly paneWetH: number;
   readonly mouldH: number;
+  /** Hours until a sprayed leaf is dry, by day and by night. */
+  readonly leafWetH: readonly [day: number, night: number];
 }
 
 export interface RemedyAnswer {
@@ -75,8 +79,7 @@ export interface RemedyParams {
   readonly remedy: RoomRemedy | null;
 }
 
-/** A film that sprayed leaves hold, g for each m2 of leaf; and when they are sprayed. */
-const SPRAYED_G_M2 = 80;
+/** When leaves are sprayed. */
 const SPRAYED = { fromH: 8, toH: 20 } as const;
 const DRIES_H = 0.5;
 /** What open water gives is known to a factor of two. */
@@ -84,7 +87,7 @@ const TRAY_LEAST = 0.5;
 /** A humidifier's own power, W for each g/h. Judgement, between mist makers (0.08) and fans on wet pads (0.15). */
 const HUMIDIFIER_W_PER_GH = 0.1;
 /** Air among leaves is changed so often in an hour; it is as high as they are. Judgement, within a half either way. */
-const AMONG_LEAVES_H: Readonly<Record<AirMovement, number>> = { still: 40, gentle: 80, brisk: 200 };
+const AMONG_LEAVES_H: Readonly<Record<AirMovement, number>> = { still: 40, gentle: 80, brisk: 200, strong: 500 };
 const AMONG_LEAVES_M = 0.3;
 const AMONG_FACTOR = 1.5;
 const AIR_KG_M3 = 1.2;
@@ -226,10 +229,13 @@ function humidifierIn({ room, here, outdoors, pressurePa, before }: Bench, targe
 const sumOf = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0);
 
 /** One end of an effect. */
-type EffectEnd = { readonly [K in keyof RemedyEffect]: number };
+type EffectEnd = { readonly [K in Exclude<keyof RemedyEffect, 'leafWetH'>]: number } & Pick<RemedyEffect, 'leafWetH'>;
 
 function spannedEnds(one: EffectEnd, other: EffectEnd): RemedyEffect {
-  const span = (key: keyof EffectEnd): LeastToMost => [Math.min(one[key], other[key]), Math.max(one[key], other[key])];
+  const span = (key: Exclude<keyof EffectEnd, 'leafWetH'>): LeastToMost => [
+    Math.min(one[key], other[key]),
+    Math.max(one[key], other[key]),
+  ];
   return {
     dayRh: span('dayRh'),
     nightRh: span('nightRh'),
@@ -239,6 +245,7 @@ function spannedEnds(one: EffectEnd, other: EffectEnd): RemedyEffect {
     kWhADay: span('kWhADay'),
     paneWetH: other.paneWetH,
     mouldH: other.mouldH,
+    leafWetH: other.leafWetH,
   };
 }
 
@@ -264,10 +271,13 @@ function effectOf(bench: Bench, targetRh: number, { hours, zone }: Run, among = 
   const deviceKWh = ((devicesW(zone) - devicesW(before.zone)) * HOURS) / 1000;
   const ratio = rh.map((value, hour) => humidityRatio(celsius[hour]!, value, pressurePa));
   const dayRh = dayMean(atLeaves);
+  const wetAfter = (degrees: number, moist: number) =>
+    hoursWet({ celsius: degrees, rh: moist, movement: room.airMovement, pressurePa });
   return {
     dayRh,
     nightRh: nightMean(atLeaves),
     vpdDay: vapourPressureDeficit(dayMean(celsius), dayRh),
+    leafWetH: [wetAfter(dayMean(celsius), dayRh), wetAfter(nightMean(celsius), nightMean(atLeaves))],
     hoursAtTarget: atLeaves.filter((value) => value >= targetRh).length,
     litresADay: litresOf(before, hours),
     kWhADay: heatKWh + deviceKWh,

@@ -12,7 +12,7 @@ const TAKES_OF_LAMP = 0.85;
 /** Lamp light carries so many umol for each joule in 400-700 nm. */
 const LAMP_UMOL_J = 4.6;
 /** Heat that a leaf's two sides give to air and surroundings, W m-2 K-1. Campbell and Norman 1998, a leaf of 5 cm. */
-const GIVES: Readonly<Record<AirMovement, number>> = { still: 18, gentle: 25, brisk: 40 };
+const GIVES: Readonly<Record<AirMovement, number>> = { still: 18, gentle: 25, brisk: 40, strong: 65 };
 /**
  * Part of the heat that goes into water instead, in a leaf that breathes. Judgement, between a third and two thirds.
  */

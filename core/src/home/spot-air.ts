@@ -1,6 +1,7 @@
 /** The air at a spot beside its room's: what height, panes, heaters, vents, doors, fans, mats and lamps make of it. */
 import { dayMean, nightMean, possibleRh, saturationPressure, type AirStep, type SpotAirMonth } from '../air';
 import {
+  AIR_MOVEMENTS,
   isShutAt,
   type AirMovement,
   type AirThing,
@@ -60,7 +61,8 @@ const WARM_ALL_THE_TIME = 1 / 3;
 const LEAST_K = 0.1;
 const LEAST_WATER = 0.005;
 
-/** A fan blows so far ahead, and so wide beside its line, m; about it the air is stirred. */
+/** A fan blows so far ahead, and so wide beside its line, m; near it that is a stream, and about it the air is stirred. */
+const FAN_STREAM_M = 0.8;
 const FAN_AHEAD_M = 2.5;
 const FAN_BESIDE = 0.35;
 const FAN_STIRS_M = 4;
@@ -231,8 +233,7 @@ function thingStep(thing: AirThing, { leaf }: SpotAirInputs['spot'], room: RoomA
   return step(kind, id, 0, 0);
 }
 
-const ORDER: readonly AirMovement[] = ['still', 'gentle', 'brisk'];
-const more = (p: AirMovement, q: AirMovement) => (ORDER.indexOf(q) > ORDER.indexOf(p) ? q : p);
+const more = (p: AirMovement, q: AirMovement) => (AIR_MOVEMENTS.indexOf(q) > AIR_MOVEMENTS.indexOf(p) ? q : p);
 
 /** How the air moves at a spot: as in its room, or more where a fan, a vent or a draught reaches. */
 function movementAt({ facts, spot }: SpotAirInputs, month: number): AirMovement {
@@ -250,6 +251,7 @@ function movedBy(thing: AirThing, leaf: Vec): AirMovement {
   const way = outwardOf(thing.toward);
   const ahead = (leaf.x - from.x) * way.x + (leaf.y - from.y) * way.y;
   const beside = Math.sqrt(Math.max(0, away ** 2 - ahead ** 2));
-  if (ahead > 0 && ahead < FAN_AHEAD_M && beside < FAN_BESIDE * (ahead + 0.5)) return 'brisk';
+  if (ahead > 0 && ahead < FAN_AHEAD_M && beside < FAN_BESIDE * (ahead + 0.5))
+    return ahead < FAN_STREAM_M && beside < FAN_BESIDE * ahead ? 'strong' : 'brisk';
   return away < FAN_STIRS_M ? 'gentle' : 'still';
 }

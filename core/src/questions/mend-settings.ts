@@ -120,7 +120,12 @@ function withAir(condition: Condition, what: AirRemedy): Condition {
     air: changed,
     coldNightC: coldNightC + kelvin,
     hotDayC: hotDayC + kelvin,
-    airMovement: what === 'moving' && airMovement === 'still' ? 'gentle' : what === 'moving' ? 'brisk' : airMovement,
+    airMovement:
+      what === 'moving' && airMovement === 'still'
+        ? 'gentle'
+        : what === 'moving' && airMovement === 'gentle'
+          ? 'brisk'
+          : airMovement,
     vpdDay: vapourPressureDeficit(changed.dayC, changed.dayRh),
   };
 }

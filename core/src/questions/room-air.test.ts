@@ -2,8 +2,8 @@
 import { climateWith, thingWith } from '../home/air-things.fixture';
 import { finish, HomeEngine, planLeaf } from '../home';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
-import type { HomeFacts } from '../facts';
-import { MOVEMENTS, airMap, roomAir } from './room-air';
+import { AIR_MOVEMENTS, type HomeFacts } from '../facts';
+import { airMap, roomAir } from './room-air';
 
 const engine = new HomeEngine(smallKnowledge);
 const YEAR = 2026;
@@ -17,7 +17,7 @@ const cellsBy = (map: NonNullable<ReturnType<typeof mapOf>>, month0: number) => 
     leaf: planLeaf(home.rooms[0]!, cell),
     nightC: map.nightC[month0 * cells + cell]!,
     dayRh: map.dayRh[month0 * cells + cell]!,
-    movement: MOVEMENTS[map.movement[month0 * cells + cell]!],
+    movement: AIR_MOVEMENTS[map.movement[month0 * cells + cell]!],
   }));
 };
 

@@ -1,5 +1,5 @@
 /** The air of a room through the year, and over its plan. */
-import type { AirMovement, HomeFacts } from '../facts';
+import { AIR_MOVEMENTS, type HomeFacts } from '../facts';
 import {
   nearGlass,
   planGrid,
@@ -22,8 +22,6 @@ export function roomAir(engine: HomeEngine, facts: HomeFacts, { roomId, year }: 
 }
 export type RoomAir = readonly RoomAirMonth[];
 
-export const MOVEMENTS: readonly AirMovement[] = ['still', 'gentle', 'brisk'];
-
 /** The air over a room's plan at one height, `month0 * columns * rows + row * columns + column`. */
 export interface AirMap {
   readonly columns: number;
@@ -33,7 +31,7 @@ export interface AirMap {
   readonly nightC: Float32Array;
   readonly dayRh: Float32Array;
   readonly nightRh: Float32Array;
-  /** Index in `MOVEMENTS`. */
+  /** Index in `AIR_MOVEMENTS`. */
   readonly movement: Uint8Array;
 }
 
@@ -58,14 +56,16 @@ export function* airMap(engine: HomeEngine, facts: HomeFacts, { roomId, year }: 
       { room, leaf: spot.leaf, neighbours: [] },
       sky,
     ).year;
-    spotAirYear({ facts, spot, glass, measured: [], sunHoursLikely, sunHoursPossible }, air).forEach((month, month0) => {
-      const at = month0 * cells + cell;
-      map.dayC[at] = month.dayC;
-      map.nightC[at] = month.nightC;
-      map.dayRh[at] = month.dayRh;
-      map.nightRh[at] = month.nightRh;
-      movement[at] = MOVEMENTS.indexOf(month.movement);
-    });
+    spotAirYear({ facts, spot, glass, measured: [], sunHoursLikely, sunHoursPossible }, air).forEach(
+      (month, month0) => {
+        const at = month0 * cells + cell;
+        map.dayC[at] = month.dayC;
+        map.nightC[at] = month.nightC;
+        map.dayRh[at] = month.dayRh;
+        map.nightRh[at] = month.nightRh;
+        movement[at] = AIR_MOVEMENTS.indexOf(month.movement);
+      },
+    );
   }
   return { ...map, movement };
 }
