@@ -177,6 +177,12 @@ export function useAirRemedy(facts: HomeFacts | null, asked: Omit<ParamsOf<'airR
   return useQuestion('airRemedy', facts, { ...asked, year });
 }
 
+/** An enclosure tried at a spot. */
+export function useEnclosure(facts: HomeFacts | null, asked: Omit<ParamsOf<'enclosure'>, 'year'>) {
+  const year = useYear(facts);
+  return useQuestion('enclosure', facts, { ...asked, year });
+}
+
 /** Every half hour of a spot's year. */
 export function useLightYear(facts: HomeFacts | null, spotId: string) {
   const year = useYear(facts);

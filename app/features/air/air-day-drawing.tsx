@@ -1,5 +1,5 @@
 /** A room's typical day: its warmth beside the outdoors, its humidity below, each with how sure it is. */
-import { celsiusToFahrenheit, type RoomAirMonth } from '@dulvan/core';
+import { celsiusToFahrenheit, type AirSpread, type RoomAirMonth } from '@dulvan/core';
 import { View } from 'react-native';
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Units } from '../../state/settings';
@@ -17,11 +17,24 @@ const MOIST_HEIGHT = 72;
 const HOURS = [0, 6, 12, 18, 24];
 const BAND_OPACITY = 0.16;
 
+/** A day at each full hour. */
+export interface AirDay {
+  readonly celsius: readonly number[];
+  readonly rh: readonly number[];
+  /** What it is drawn beside: the outdoors, or the room round an enclosure; none where that is not known. */
+  readonly besideC: readonly number[];
+  /** How well it is known; null where that is said in words alone. */
+  readonly spread: AirSpread | null;
+}
+
 interface Given {
-  readonly month: RoomAirMonth;
+  readonly day: AirDay;
+  readonly told: string;
   readonly width: number;
   readonly units: Units;
 }
+
+const KNOWN_EXACTLY: AirSpread = { celsius: 0, rhBelow: 0, rhAbove: 0 };
 
 /** Round degrees that hold all values: every fifth. */
 function degreesAround(values: readonly number[]): readonly [number, number] {
@@ -53,12 +66,12 @@ function bandOf(
   return `${[...up, ...back].join(' ')} Z`;
 }
 
-export function AirDayDrawing({ month, width, units }: Given) {
+export function AirDayDrawing({ day, told, width, units }: Given) {
   const ink = useInk();
-  const { spread } = month;
+  const spread = day.spread ?? KNOWN_EXACTLY;
   const inUnits = (celsius: number) => (units.temperature === 'F' ? celsiusToFahrenheit(celsius) : celsius);
-  const warm = month.celsius.map(inUnits);
-  const outside = month.outdoorC.map(inUnits);
+  const warm = day.celsius.map(inUnits);
+  const outside = day.besideC.map(inUnits);
   const off = spread.celsius * (units.temperature === 'F' ? 1.8 : 1);
   const [low, high] = degreesAround([...warm.map((one) => one - off), ...warm.map((one) => one + off), ...outside]);
   const x = (hour: number) => LEFT + (hour / 24) * (width - LEFT - 8);
@@ -66,7 +79,7 @@ export function AirDayDrawing({ month, width, units }: Given) {
   const moistY = (rh: number) => MOIST_TOP + (1 - Math.max(0, Math.min(100, rh)) / 100) * MOIST_HEIGHT;
   const marks = [low, (low + high) / 2, high];
   return (
-    <Svg width={width} height={DAY_HEIGHT} role="img" aria-label={WORDS.told}>
+    <Svg width={width} height={DAY_HEIGHT} role="img" aria-label={told}>
       {marks.map((mark) => (
         <Mark key={mark} at={warmY(mark)} words={`${Math.round(mark)}°`} width={width} />
       ))}
@@ -75,7 +88,7 @@ export function AirDayDrawing({ month, width, units }: Given) {
       ))}
       <Path d={bandOf(warm, [off, off], x, warmY)} fill={ink.factor.warmth} opacity={BAND_OPACITY} />
       <Path
-        d={bandOf(month.rh, [spread.rhBelow, spread.rhAbove], x, moistY)}
+        d={bandOf(day.rh, [spread.rhBelow, spread.rhAbove], x, moistY)}
         fill={ink.factor.moisture}
         opacity={BAND_OPACITY}
       />
@@ -89,7 +102,7 @@ export function AirDayDrawing({ month, width, units }: Given) {
         />
       ) : null}
       <Path d={lineOf(warm, x, warmY).join(' ')} stroke={ink.factor.warmth} strokeWidth={2.2} fill="none" />
-      <Path d={lineOf(month.rh, x, moistY).join(' ')} stroke={ink.factor.moisture} strokeWidth={2.2} fill="none" />
+      <Path d={lineOf(day.rh, x, moistY).join(' ')} stroke={ink.factor.moisture} strokeWidth={2.2} fill="none" />
       {HOURS.map((hour) => (
         <SvgText
           key={hour}
@@ -119,7 +132,12 @@ function Mark({ at, words, width }: { readonly at: number; readonly words: strin
   );
 }
 
-export function AirDayLegend({ month, units }: Omit<Given, 'width'>) {
+interface LegendGiven {
+  readonly month: RoomAirMonth;
+  readonly units: Units;
+}
+
+export function AirDayLegend({ month, units }: LegendGiven) {
   const ink = useInk();
   const { spread, dayRh } = month;
   const kelvin = kelvins(spread.celsius, units);

@@ -1,5 +1,5 @@
 /** A room's plan washed by where it is coldest, driest or stillest. */
-import type { AirMap, HomeFacts, Room } from '@dulvan/core';
+import { AIR_MOVEMENTS, type AirMap, type HomeFacts, type Room } from '@dulvan/core';
 import { useState } from 'react';
 import { Pending } from '../../parts/pending';
 import { RoomPlan } from '../../parts/room-plan';
@@ -19,6 +19,7 @@ type Wash = (typeof WASHES)[number];
 /** Steps of shade between the mildest and the worst place. */
 const SHADES = 5;
 const DARKEST = 0.75;
+const STRONGEST = AIR_MOVEMENTS.length - 1;
 /** Less than this between the places of a room is the same all over: K, points. */
 const EVEN = { cold: 0.4, dry: 1, still: 0 } as const;
 
@@ -37,8 +38,8 @@ function cellsOf(map: AirMap, wash: Wash, month: number): number[] {
 
 function shadesOf(values: readonly number[], wash: Wash): number[] {
   const [least, most] = [Math.min(...values), Math.max(...values)];
-  // Movement has its own three steps, whatever the room has of them.
-  if (wash === 'still') return values.map((value) => ((2 + value) / 2) * DARKEST);
+  // Movement has its own steps, whatever the room has of them.
+  if (wash === 'still') return values.map((value) => ((STRONGEST + value) / STRONGEST) * DARKEST);
   if (most - least < EVEN[wash]) return values.map(() => 0);
   return values.map((value) => (Math.round(((value - least) / (most - least)) * SHADES) / SHADES) * DARKEST);
 }

@@ -19,6 +19,7 @@ export const ROOM_AIR_SCREEN = {
   sayMore: 'Say how it is heated and aired',
   nothingSaid: 'Nothing was said of how this room is heated and aired, so usual values are assumed.',
   remedies: 'Compare remedies for its air',
+  enclosure: 'Try a cabinet, dome or bag',
   onPlan: 'Where in the room',
   months: 'Month by month',
   night: 'Night',
@@ -55,7 +56,7 @@ export const AIR_PLAN = {
     `The darker, the colder by night: ${from} to ${to}, at the height of a table.`,
   dryFromTo: (from: string, to: string) =>
     `The darker, the drier by day: ${from} to ${to} %, at the height of a table.`,
-  stillSteps: 'Dark: still. Pale: gentle. White: a fan or a draught reaches it.',
+  stillSteps: 'The darker, the stiller: still, gentle, moving, and white where a fan blows straight.',
   evenly: 'It is the same all over the room.',
 };
 
@@ -81,6 +82,55 @@ export const WET_HOURS = {
   mould:
     'A cold corner is moist enough for mould on a typical day. Mould harms health: air, heat and dry that corner, and ' +
     'ask a doctor when someone coughs or wheezes there.',
+};
+
+export const ENCLOSURE_SCREEN = {
+  title: 'Try a cabinet, dome or bag',
+  about: 'Put one where a plant stands, and see its air before you buy it or shut it.',
+  noSpots: 'This room has no place for plants yet, so there is nowhere to put one.',
+  addSpot: 'Say what plants can stand on here',
+  where: 'Where it stands',
+  shell: 'What it is made of',
+  shells: {
+    glass: 'Glass',
+    'double-glass': 'Double glass',
+    acrylic: 'Acrylic',
+    polycarbonate: 'Twin-wall sheet',
+    film: 'Thin film, a bag',
+    fabric: 'Fabric',
+  },
+  aired: 'How it is aired',
+  airings: { shut: 'Shut tight', gap: 'Small gaps', vents: 'Vents or a door ajar', fan: 'A small fan' },
+  wet: 'Wet moss, soil or trays in it',
+  wets: { none: 'None', half: 'Half its floor', all: 'All its floor' },
+  sliders: {
+    width: 'Width',
+    depth: 'Depth',
+    height: 'Height',
+    lamp: 'Lamps inside it',
+    lampHours: 'They burn for',
+    highest: 'The most its plants survive',
+  },
+  watts: (watts: string) => `${watts} W`,
+  dayIn: (month: string) => `Its air on a typical day in ${month}`,
+  pictureOf: (room: string) => `An enclosure in ${room}: its warmth and moisture by hour`,
+  legend: 'Warmth above, dashed that of the room; humidity below.',
+  warmth: 'Warmth, day / night',
+  moisture: 'Humidity, day / night',
+  vpd: 'Dryness (VPD) by day',
+  kPa: (value: string) => `${value} kPa`,
+  settles: 'Goes two thirds of the way in',
+  shellWet: 'Water runs down its shell for',
+  clearHigh: 'Warmest on a clear day',
+  minutes: (minutes: string) => `${minutes} min`,
+  overheats: (after: string, highest: string) =>
+    `On a clear day the strongest light takes it past ${highest} within ${after}: shade it or open it before.`,
+  staysCool: (highest: string) => `Even the strongest light of a clear day does not take it past ${highest}.`,
+  howSure: 'Right to about 2 °C and 10 points of humidity; how fast it overheats, to a third.',
+  caution:
+    'Never leave a shut case in the sun unwatched. Lamps in moist air must be rated for it, hang clear of leaves and ' +
+    'film, and be fed through a residual-current breaker; ask an electrician.',
+  noOutdoors: 'The climate of this home is not known, so its air cannot be computed. Choose one in Settings.',
 };
 
 export const BENCH_SCREEN = {

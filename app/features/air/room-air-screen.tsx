@@ -22,7 +22,7 @@ import { Body, Heading, Small, Title } from '../../ui/type';
 import { AirDayDrawing, AirDayLegend, DAY_HEIGHT } from './air-day-drawing';
 import { AirPlan } from './air-plan';
 import { AirPlants } from './air-plants';
-import { ROOM_AIR_SCREEN as WORDS, WATER_DAY, WET_HOURS } from './air-words';
+import { AIR_DAY_DRAWING, ROOM_AIR_SCREEN as WORDS, WATER_DAY, WET_HOURS } from './air-words';
 import { AirYearDrawing, AirYearLegend, YEAR_HEIGHT } from './air-year-drawing';
 import { AIR_FIGURES, type AirFigure } from './figures';
 
@@ -51,6 +51,7 @@ function AirView({ facts, room }: Given) {
       <MonthSlider month={month} onMonth={setMonth} />
       {here ? <DayOfAir {...{ facts, room, here }} /> : null}
       <TextLink href={{ pathname: '/air/remedies/[roomId]', params: { roomId: room.id } }}>{WORDS.remedies}</TextLink>
+      <TextLink href={{ pathname: '/air/enclosure/[roomId]', params: { roomId: room.id } }}>{WORDS.enclosure}</TextLink>
     </>
   );
   const second = here ? (
@@ -109,6 +110,7 @@ function YearOfAir({ facts, room, months, month }: MonthsGiven) {
 
 function DayOfAir({ facts, room, here }: Given & { readonly here: RoomAirMonth }) {
   const units = useUnits();
+  const day = { celsius: here.celsius, rh: here.rh, besideC: here.outdoorC, spread: here.spread };
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>{WORDS.dayIn(monthName(here.month))}</Heading>
@@ -117,7 +119,7 @@ function DayOfAir({ facts, room, here }: Given & { readonly here: RoomAirMonth }
         minHeight={DAY_HEIGHT}
         legend={<AirDayLegend month={here} units={units} />}
       >
-        {(width) => <AirDayDrawing month={here} width={width} units={units} />}
+        {(width) => <AirDayDrawing {...{ day, width, units }} told={AIR_DAY_DRAWING.told} />}
       </Drawing>
       {here.openedH > 0 ? <Small>{WORDS.windowsOpened}</Small> : null}
       {here.paneWetH > 0 ? <Body>{WET_HOURS.pane(hours(here.paneWetH))}</Body> : null}

@@ -38,10 +38,10 @@ export function RoomLesson({ facts, roomId, months }: Given) {
   const taught = lesson.state === 'ready' ? lesson : null;
   useEffect(() => {
     if (!taught) return;
-    setLearning('no');
     // Where nothing tells the outdoors there is nothing to learn: the months stand by themselves.
     const taughtChanges = taught.value ? lessonChanges(facts, roomId, taught.value, newId) : [];
-    void change(WORDS.used(room.name), [...taughtChanges, ...statementsFrom(facts, roomId, months, newId)]);
+    const changes = [...taughtChanges, ...statementsFrom(facts, roomId, months, newId)];
+    void change(WORDS.used(room.name), changes).then(() => setLearning('no'));
   }, [taught, change, facts, roomId, months, room.name]);
   if (lesson.state === 'failed') return <Failed message={lesson.message} onRetry={lesson.retry} />;
   if (learning === 'yes')

@@ -5,8 +5,8 @@ import {
   airByHour,
   always,
   enclosedZone,
+  minutesToHighest,
   minutesToSettle,
-  minutesUntilAbove,
   type AirDays,
   type EnclosedAir,
 } from './index';
@@ -70,12 +70,32 @@ it('settles in minutes, a dome sooner than a cabinet behind double glass', () =>
   expect(settling({ ...cabinet, shell: 'double-glass' })).toBeGreaterThan(2 * settling(dome));
 });
 
-it('says when the sun overheats it, and that it does not in the shade', () => {
-  const sun = Array.from({ length: 24 }, (_, hour) => (hour >= 10 && hour <= 14 ? 250 : 0));
-  const bright = daysWith({ ...cabinet, lampW: always(0), sunW: sun });
-  const minutes = minutesUntilAbove(bright, 1, 32)!;
-  expect(minutes).toBeGreaterThan(9 * 60);
-  expect(minutes).toBeLessThan(13 * 60);
-  expect(minutesUntilAbove(daysWith({ ...cabinet, lampW: always(0) }), 1, 32)).toBeNull();
-  expect(minutesUntilAbove(bright, 1, 5)).toBe(0);
+it('says how soon the sun overheats it, by the course that the hours take too, and that it does not in the shade', () => {
+  const made = enclosedZone({ ...cabinet, wetM2: 0, lampW: always(0) }, PRESSURE, { room: 0, own: 1 });
+  const sunny = { gainW: 400, roomC: 22, highestC: 34 };
+  const minutes = minutesToHighest(made, sunny)!;
+  // On its exponential: 12 K of the 400 W over what a kelvin takes away.
+  const share = 12 / (400 / (made.link.uaWK + 1006 * made.link.flowKgS));
+  expect(1 - Math.exp(-minutes / minutesToSettle(made))).toBeCloseTo(share, 9);
+  expect(minutesToHighest(made, { ...sunny, gainW: 800 })!).toBeLessThan(minutes / 2);
+  expect(minutesToHighest(made, { ...sunny, gainW: 20 })).toBeNull();
+  expect(minutesToHighest(made, { ...sunny, roomC: 35 })).toBe(0);
+  // Through the hours: at the full hour after that time it is too warm, at the one before it was not.
+  const room = { ...heatedRoom, heating: { ...heatedRoom.heating!, setC: always(22), maxW: 20_000 } };
+  const { zone, link } = enclosedZone({ ...cabinet, wetM2: 0, lampW: always(400) }, PRESSURE, { room: 0, own: 1 });
+  const flat = (value: number) => Array.from({ length: 24 }, () => value);
+  const [around, hours] = airByHour({
+    pressurePa: PRESSURE,
+    days: 1,
+    outdoors: { celsius: flat(15), ratio: flat(0.0045) },
+    zones: [room, zone],
+    links: [link],
+    start: [
+      { celsius: 22, ratio: 0.006 },
+      { celsius: 22, ratio: 0.006 },
+    ],
+  });
+  expect(around!.celsius[1]).toBeCloseTo(22, 0);
+  expect(hours!.celsius[Math.floor(minutes / 60)]).toBeLessThan(34);
+  expect(hours!.celsius[Math.ceil(minutes / 60)]).toBeGreaterThan(34);
 });

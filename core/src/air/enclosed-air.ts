@@ -3,9 +3,8 @@
  * to.
  */
 import type { ShellKind } from '../facts';
-import { airByHour } from './by-hour';
 import { specificVolume } from './moist';
-import { always, type AirDays, type AirLink, type AirZone, type Hourly, type Schedule } from './zones';
+import { always, type AirLink, type AirZone, type Hourly, type Schedule } from './zones';
 
 /** What a shell is made of, with its heat loss, W m-2 K-1: films of still air on both sides. */
 export const SHELLS = {
@@ -88,16 +87,27 @@ export function minutesToSettle({ zone, link }: ReturnType<typeof enclosedZone>)
   return zone.capacityJK / (link.uaWK + AIR_HEAT * link.flowKgS) / 60;
 }
 
+/** An enclosure that heat is put into, in a room of one warmth. */
+export interface Heated {
+  /** Sun and lamps, W. */
+  readonly gainW: number;
+  readonly roomC: number;
+  /** The highest its plants survive, C. */
+  readonly highestC: number;
+}
+
 /**
- * Minutes from the first midnight until a zone is warmer than a plant bears; null where it stays cooler. Read between
- * full hours along straight lines.
+ * Minutes until an enclosure as warm as its room is warmer than its plants survive; null where it stays cooler. Shell,
+ * pots and air warm together, on an exponential toward what heat and losses come to.
+ * @example minutesToHighest(enclosedZone(box, 101_325, { room: 0, own: 1 }), { gainW: 60, roomC: 24, highestC: 35 })
  */
-export function minutesUntilAbove(days: AirDays, zone: number, highestC: number): number | null {
-  const { celsius, end } = airByHour(days)[zone]!;
-  const hours = [...celsius, end.celsius];
-  const over = hours.findIndex((one) => one > highestC);
-  if (over < 0) return null;
-  if (over === 0) return 0;
-  const [before, after] = [hours[over - 1]!, hours[over]!];
-  return 60 * (over - 1 + (highestC - before) / (after - before));
+export function minutesToHighest(
+  enclosed: ReturnType<typeof enclosedZone>,
+  { gainW, roomC, highestC }: Heated,
+): number | null {
+  if (roomC >= highestC) return 0;
+  const { link } = enclosed;
+  const warmerK = gainW / (link.uaWK + AIR_HEAT * link.flowKgS);
+  const borneK = highestC - roomC;
+  return warmerK <= borneK ? null : -minutesToSettle(enclosed) * Math.log(1 - borneK / warmerK);
 }

@@ -24,4 +24,5 @@ export * from './scene';
 export * from './sill-changes';
 export * from './spot-air';
 export * from './unknown';
+export * from './try-enclosure';
 export * from './window-changes';

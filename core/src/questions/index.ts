@@ -4,7 +4,10 @@ import {
   airRemedy,
   finish,
   learnRoom,
+  tryEnclosure,
   type ComparedReading,
+  type EnclosureAnswer,
+  type EnclosureParams,
   type HomeEngine,
   type LearnRoomParams,
   type RemedyAnswer,
@@ -56,6 +59,7 @@ export interface Questions {
   roomAir: { params: RoomAirParams; answer: RoomAir | null };
   airMap: { params: RoomAirParams; answer: AirMap | null };
   airRemedy: { params: RemedyParams; answer: RemedyAnswer | null };
+  enclosure: { params: EnclosureParams; answer: EnclosureAnswer | null };
   learnRoom: { params: LearnRoomParams; answer: RoomLesson | null };
   lightYear: { params: LightYearParams; answer: LightYear | null };
   beside: { params: BesideParams; answer: Beside[] };
@@ -90,6 +94,7 @@ const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
   roomAir,
   airMap,
   airRemedy,
+  enclosure: tryEnclosure,
   learnRoom,
   lightYear,
   beside,
