@@ -11,6 +11,7 @@ import {
   type Problem,
 } from '@dulvan/core';
 import type { ZodType } from 'zod';
+import { clockOf, minuteOfClock } from '../parts/clock';
 import { typedNumber } from '../parts/typed-number';
 import { CM_PER_INCH } from '../parts/words';
 import type { Units } from '../state/settings';
@@ -57,8 +58,7 @@ function shown({ kind }: FormItem, value: unknown, units: Units): string {
   if (value === null || value === undefined) return '';
   if (kind === 'months') return (value as number[]).join(',');
   if (kind === 'time' || kind === 'time-until') {
-    const minute = value as number;
-    return `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
+    return clockOf(value as number);
   }
   if (typeof value !== 'number' || kind === 'choice') return String(value);
   const inches = units.length === 'in';
@@ -67,12 +67,6 @@ function shown({ kind }: FormItem, value: unknown, units: Units): string {
   if (kind === 'percent') return tidy(value * 100, 1);
   if (kind === 'temperature') return tidy(units.temperature === 'F' ? celsiusToFahrenheit(value) : value, 1);
   return tidy(value, 4);
-}
-
-function typedTime(text: string): number {
-  const match = /^\s*(\d{1,2})(?:[:.](\d{2}))?\s*$/.exec(text);
-  const minute = Number(match?.[2] ?? 0);
-  return match && minute < 60 ? Number(match[1]) * 60 + minute : NaN;
 }
 
 /** The stored value that a field's text stands for; NaN or an odd text is left for the schema to refuse. */
@@ -93,7 +87,7 @@ function stored({ kind, optional, field }: FormItem, text: string, units: Units)
       return typedNumber(text);
     case 'time':
     case 'time-until':
-      return typedTime(text);
+      return minuteOfClock(text);
     case 'months':
       return typedMonths(text);
     case 'choice':

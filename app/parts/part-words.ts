@@ -175,3 +175,21 @@ export const YEAR_BANDS = {
   petals: ' Five petals: it blooms.',
   stretchByStretch: 'Its year, stretch by stretch',
 };
+
+/** What is told of measured air that harms plants. */
+type TellsAlarm = (logger: string, worst: string, limit: string, forHours: string, whom: string) => string;
+
+export const ALARM_WORDS = {
+  alarm: {
+    cold: (logger, worst, limit, forHours, whom) =>
+      `${logger}: as cold as ${worst} ${forHours}, below ${limit}. ${whom} cannot wait: warm it or move it now.`,
+    heat: (logger, worst, limit, forHours, whom) =>
+      `${logger}: as hot as ${worst} ${forHours}, above ${limit}. ${whom} cannot wait: shade it and let air in now.`,
+    dry: (logger, worst, limit, forHours, whom) =>
+      `${logger}: as dry as ${worst} ${forHours}, below ${limit}. ${whom} dries out: moisten its air or cover it.`,
+    damp: (logger, worst, limit, forHours, whom) =>
+      `${logger}: as damp as ${worst} ${forHours}, above ${limit}. ${whom} will rot: let air in or set a fan.`,
+  } satisfies Record<'cold' | 'heat' | 'dry' | 'damp', TellsAlarm>,
+  forHours: (hours: number) => (hours === 1 ? 'for an hour' : `for ${hours} hours`),
+  andOthers: (first: string, others: number) => `${first} and ${others === 1 ? 'one other' : `${others} others`}`,
+};

@@ -60,7 +60,7 @@ export type Fetched<T> =
   | { readonly state: 'failed'; readonly message: string; readonly retry: () => void };
 
 /** @param fetching made once, and told by the key alone what is fetched */
-function useFetched<T>(fetching: (key: string) => Promise<T>, key: string): Fetched<T> {
+export function useFetched<T>(fetching: (key: string) => Promise<T>, key: string): Fetched<T> {
   const [held, setHeld] = useState<{ readonly key: string; readonly outcome: Fetched<T> } | null>(null);
   const [tries, setTries] = useState(0);
   useEffect(() => {
@@ -78,14 +78,15 @@ function useFetched<T>(fetching: (key: string) => Promise<T>, key: string): Fetc
   return held?.key === key ? held.outcome : { state: 'working' };
 }
 
-async function listed(homeId: string): Promise<Logger[]> {
+/** The loggers of a home, asked for once. */
+export async function listedLoggers(homeId: string): Promise<Logger[]> {
   const answer = await ask('listSeries', { params: { homeId } });
   if (!answer.ok) throw new Error(answer.refusal.message);
   return loggersOf(answer.value);
 }
 
 /** The loggers of a home. */
-export const useLoggers = (homeId: string): Fetched<Logger[]> => useFetched(listed, homeId);
+export const useLoggers = (homeId: string): Fetched<Logger[]> => useFetched(listedLoggers, homeId);
 
 async function devicesOf(key: string): Promise<Device[]> {
   const [homeId] = JSON.parse(key) as [string, number];

@@ -119,7 +119,7 @@ export const ENCLOSURE_SCREEN = {
   moisture: 'Humidity, day / night',
   vpd: 'Dryness (VPD) by day',
   kPa: (value: string) => `${value} kPa`,
-  settles: 'Goes two thirds of the way in',
+  settles: 'Warms or cools by two thirds in',
   shellWet: 'Water runs down its shell for',
   clearHigh: 'Warmest on a clear day',
   minutes: (minutes: string) => `${minutes} min`,

@@ -1,6 +1,7 @@
 /** A cabinet, dome or bag tried before it is bought or shut: its air by the hour, and how soon the sun overheats it. */
 import { roomIdOfSpot, type HomeFacts, type Room, type ShellKind } from '@dulvan/core';
 import { useState } from 'react';
+import { View } from 'react-native';
 import { NotHere } from '../../parts/not-here';
 import { Pending } from '../../parts/pending';
 import { useMonth } from '../../parts/use-month';
@@ -13,6 +14,7 @@ import { Choices } from '../../ui/choices';
 import { MonthSlider } from '../../ui/month-slider';
 import { monthName } from '../../ui/months';
 import { TwoPanes } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Strong, Title } from '../../ui/type';
 import { ENCLOSURE_SCREEN as WORDS } from './air-words';
@@ -153,12 +155,15 @@ function Made({ facts, spotIds, chosen, onChosen }: MadeGiven) {
     label: string,
     choices: Readonly<Record<Chosen[K], string>>,
   ) => (
-    <Choices
-      label={label}
-      choices={(Object.keys(choices) as Chosen[K][]).map((value) => ({ value, word: choices[value] }))}
-      value={chosen[field]}
-      onValue={(value) => onChosen({ ...chosen, [field]: value })}
-    />
+    <View style={{ gap: SPACE.xs }}>
+      <Strong>{label}</Strong>
+      <Choices
+        label={label}
+        choices={(Object.keys(choices) as Chosen[K][]).map((value) => ({ value, word: choices[value] }))}
+        value={chosen[field]}
+        onValue={(value) => onChosen({ ...chosen, [field]: value })}
+      />
+    </View>
   );
   return (
     <>

@@ -18,6 +18,7 @@ import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { newHome } from '../../forms/blank';
 import { FactForm } from '../../forms/fact-form';
+import { NoticesSetting } from './notices-setting';
 import { SETTINGS_SCREEN as WORDS } from './settings-words';
 
 export function SettingsScreen() {
@@ -49,6 +50,7 @@ export function SettingsScreen() {
         onValue={setAppearance}
         words={{ auto: WORDS.asDevice, light: WORDS.lightTheme, dark: WORDS.darkTheme }}
       />
+      <NoticesSetting />
       <Small>{WORDS.keysHint}</Small>
     </>
   );

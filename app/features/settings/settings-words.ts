@@ -35,3 +35,13 @@ export const SETTINGS_SCREEN = {
   readingIt: 'Reading it …',
   browserIsSaving: 'Your browser is saving it: look among its downloads.',
 };
+
+export const NOTICES_SETTING = {
+  label: 'Call when measured air harms plants',
+  off: 'No',
+  on: 'Yes, by this browser',
+  about: 'While Dulvan is open here, once for each alarm. Today shows them in any case.',
+  refused: 'This browser does not allow it. Allow notices for this address in its settings, then try again.',
+  quietFrom: 'Quiet from',
+  quietTo: 'Quiet until',
+};

@@ -21,6 +21,7 @@ export const SHELL = {
   keep: 'Keep',
   closeThisMessage: 'Close this message',
   undo: 'Undo',
+  airHarms: 'Air that harms plants',
 };
 
 export const SHORTCUTS = {

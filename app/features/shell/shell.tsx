@@ -4,6 +4,7 @@ import { Suspense, lazy, useEffect } from 'react';
 import { Platform, Text, View, type TextStyle } from 'react-native';
 import { Snackbar, Text as PaperText, TouchableRipple } from 'react-native-paper';
 import { useHome } from '../../state/home';
+import { useSettings } from '../../state/settings';
 import { useLive } from '../../state/use-live';
 import { useKeepVerdicts, useVerdictsStore } from '../../state/verdicts';
 import { Button } from '../../ui/button';
@@ -13,6 +14,7 @@ import { rem } from '../../ui/rem';
 import { FONT, SPACE } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
 import { useInk, useIsWide } from '../../ui/use-ink';
+import { AirNotices } from './air-notices';
 import { Shortcuts } from './shortcuts';
 import { TrialEffect } from './trial-effect';
 import { useFocusOnArrival } from './use-focus';
@@ -36,6 +38,8 @@ export function Shell() {
   const { paper } = useInk();
   const load = useHome((state) => state.load);
   const status = useHome((state) => state.status);
+  const facts = useHome((state) => state.facts);
+  const notices = useSettings((state) => state.airNotices);
   const path = usePathname();
   useEffect(() => void load(), [load]);
   useKeepVerdicts();
@@ -55,6 +59,7 @@ export function Shell() {
       </View>
       {wide ? null : <Places path={path} />}
       <Shortcuts />
+      {facts && notices === 'on' ? <AirNotices facts={facts} /> : null}
     </View>
   );
 }

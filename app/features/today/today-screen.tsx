@@ -25,6 +25,7 @@ import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
+import { AirAlarms } from './air-alarms';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
 import { HomeDrawing, type Standing } from './home-drawing';
@@ -65,6 +66,7 @@ export function TodayScreen() {
   );
   const second = (
     <>
+      <AirAlarms facts={facts} />
       <LampsTouched facts={facts} />
       {answers ? <Cases facts={facts} cases={cases} answers={answers.plants} /> : null}
       {wide ? null : around}

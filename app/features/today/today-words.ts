@@ -60,3 +60,8 @@ export const TODAY_SCREEN = {
   sunAndTwilight: (riseAndSet: string, sun: string, twilight: string) =>
     `${riseAndSet} · ${sun} of sun, ${twilight} with twilight`,
 };
+
+export const AIR_ALARMS = {
+  title: 'Air that harms plants now',
+  whatItMeasured: (logger: string) => `What ${logger} measured`,
+};

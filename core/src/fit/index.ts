@@ -1,3 +1,4 @@
+export * from './air-alarms';
 export * from './condition';
 export * from './factor-fit';
 export * from './flowers';
