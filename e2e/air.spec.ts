@@ -57,3 +57,27 @@ test('compares remedies: a larger humidifier moistens more, and costs more', asy
   await page.getByLabel('Price of a kWh, in your money').fill('0.30');
   await expect(humidifier.getByText('Cost')).toBeVisible();
 });
+
+test('tries a case at a spot: shut and wet it is moist, by a fan it is drier; it says how soon the sun overheats it', async ({
+  page,
+}) => {
+  await page.goto('/air/loft');
+  await page.getByRole('link', { name: 'Try a cabinet, dome or bag' }).click();
+  const table = page.getByRole('table', { name: 'Try a cabinet, dome or bag' });
+  const byDay = async () =>
+    Number(/([\d.]+) \/ /.exec((await table.getByRole('row', { name: /^Humidity/ }).textContent())!)![1]);
+  await expect(table).toContainText('Water runs down its shell');
+  const shut = await byDay();
+  expect(shut).toBeGreaterThan(80);
+  await page.getByRole('radio', { name: 'A small fan' }).click();
+  await expect.poll(byDay).toBeLessThan(shut - 5);
+  const highest = page.getByRole('slider', { name: 'The most its plants survive' });
+  await highest.focus();
+  await page.keyboard.press('Home');
+  await page.getByRole('slider', { name: 'Lamps inside it' }).focus();
+  for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');
+  await page.getByRole('radio', { name: 'Shut tight' }).click();
+  await expect(
+    page.getByRole('alert').getByText(/takes it past 25 °C within \d+ min: shade it or open it/),
+  ).toBeVisible();
+});

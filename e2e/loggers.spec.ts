@@ -41,6 +41,8 @@ test('imports a logger’s file with a preview, is told what is odd, and lets it
   await expect(months).toContainText('23.5 / 14.5');
   await page.getByRole('button', { name: 'Let it correct the air of Galley' }).click();
   await expect(page.getByText('The air of Galley is as it was measured.')).toBeVisible();
+  await expect(page.getByRole('table', { name: 'What it taught of the room' })).toContainText(/Heating by day/);
+  await expect(months.getByRole('columnheader', { name: 'Learnt' })).toBeVisible();
   await page.goto('/air/galley');
   await page.getByRole('slider', { name: 'Month' }).focus();
   while ((await page.getByRole('slider', { name: 'Month' }).getAttribute('aria-valuetext')) !== 'February')
@@ -92,4 +94,35 @@ test('lets a logger in, hears it, sees what it sent after a restart, and shuts i
   await expect(page.getByText(/battery 77 %/)).toBeHidden();
   expect((await send(token)).status()).toBe(401);
   await expect(page.getByRole('link', { name: /^Shelf sender/ })).toBeVisible();
+});
+
+test('a logger at a spot corrects that spot alone, and is taken back', async ({ page }) => {
+  await page.goto('/loggers');
+  await page.getByRole('link', { name: /^Bench logger/ }).click();
+  await page.getByRole('button', { name: 'Let it correct its own spot' }).click();
+  await expect(page.getByText(/^The air of .* is as it was measured there\.$/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Let it correct the air of Loft room' })).toBeVisible();
+  await page.getByRole('button', { name: 'Let its spot follow the room again' }).click();
+  await expect(page.getByRole('button', { name: 'Let it correct its own spot' })).toBeVisible();
+});
+
+test('air that harms plants now is told on Today, until it is right again', async ({ page, dulvan }) => {
+  const { token } = await (
+    await page.request.post(`${dulvan.url}/api/homes/sail-loft/devices`, {
+      data: { name: 'Night watch', roomId: 'loft', spotId: null },
+    })
+  ).json();
+  const now = Date.now();
+  const send = (samples: readonly object[]) =>
+    page.request.post(`${dulvan.url}/api/devices/samples`, {
+      headers: { Authorization: `Bearer ${token}` },
+      data: { battery: 80, samples },
+    });
+  const cold = Array.from({ length: 24 }, (_, i) => ({ at: now - (24 - i) * 900_000, temperature: 2, humidity: 55 }));
+  expect((await send(cold)).status()).toBe(200);
+  await page.goto('/');
+  const alarm = page.getByRole('alert').filter({ hasText: 'Night watch' });
+  await expect(alarm).toContainText(/as cold as 2 °C for \d hours, below .* cannot wait: warm it or move it now\./);
+  await alarm.getByRole('link', { name: 'What Night watch measured' }).click();
+  await expect(page.getByRole('table', { name: 'Warmth' })).toContainText('2.0 °C');
 });
