@@ -64,7 +64,8 @@ check('No dead exports', 'npm', ['run', '--silent', 'exports']);
 suite(
   'Unit and component tests',
   'npx',
-  ['jest', '--json', '--outputFile', path.join(scratch, 'jest.json'), '--silent=false'],
+  // Left to itself it keeps one core free, which on two is every other one.
+  ['jest', '--maxWorkers', '100%', '--json', '--outputFile', path.join(scratch, 'jest.json'), '--silent=false'],
   'jest.json',
   (report) => ({
     passed: report.numPassedTests,

@@ -10,7 +10,15 @@ import {
   type Series,
   type Device,
 } from '@dulvan/contract';
-import { measuredMonths, roomIdOfSpot, type HomeFacts, type HourMean, type MeasuredMonth } from '@dulvan/core';
+import {
+  measuredLight,
+  measuredMonths,
+  roomIdOfSpot,
+  type HomeFacts,
+  type HourMean,
+  type MeasuredLight,
+  type MeasuredMonth,
+} from '@dulvan/core';
 import {
   Broken,
   LoggerFile,
@@ -195,6 +203,29 @@ export function useLastYear(
   const to = Math.max(temperature?.lastAt ?? 0, humidity?.lastAt ?? 0) + 1;
   const asked: AskedYear = { homeId, timeZone, warmId, moistId, to };
   return useFetched(yearOf, JSON.stringify(asked));
+}
+
+async function lightOf(key: string): Promise<readonly MeasuredLight[]> {
+  const { homeId, timeZone, seriesId, to } = JSON.parse(key) as AskedLight;
+  if (seriesId === null) return [];
+  const stretch = { from: Math.max(0, to - YEAR_MS), to };
+  return measuredLight(sumsIn(await bytesOf(homeId, seriesId, stretch, 'hour'), 'hour'), timeZone);
+}
+
+interface AskedLight {
+  readonly homeId: string;
+  readonly timeZone: string;
+  readonly seriesId: string | null;
+  readonly to: number;
+}
+
+/** What a logger of light measured in its last year, month by month. */
+export function useLightMonths(
+  { id: homeId, timeZone }: HomeFacts['home'],
+  series: Series | undefined,
+): Fetched<readonly MeasuredLight[]> {
+  const asked: AskedLight = { homeId, timeZone, seriesId: series?.id ?? null, to: (series?.lastAt ?? 0) + 1 };
+  return useFetched(lightOf, JSON.stringify(asked));
 }
 
 /** Where and by what name samples are kept. */

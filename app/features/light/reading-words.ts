@@ -12,4 +12,5 @@ export const SKY_WORD: Readonly<Record<ReadingSky, string>> = {
   clear: 'Clear',
   broken: 'Some cloud',
   dark: 'Dark: lamps alone',
+  month: 'Mean of a month by a logger',
 };

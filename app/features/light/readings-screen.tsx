@@ -78,7 +78,7 @@ interface RowGiven {
 
 /** What a reading was taken under: sky, lamps, curtains, and what the meter read outdoors. */
 function circumstances({ sky, lamps, curtains, outdoorValue }: Reading): string {
-  const inside = sky === 'dark' ? [] : [WORDS.lamps(lamps), WORDS.curtains(curtains)];
+  const inside = sky === 'dark' || sky === 'month' ? [] : [WORDS.lamps(lamps), WORDS.curtains(curtains)];
   const outside = outdoorValue === null ? [] : [WORDS.outdoors(outdoorValue)];
   return [SKY_WORD[sky].toLowerCase(), ...inside, ...outside].join(', ');
 }

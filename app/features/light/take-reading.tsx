@@ -149,7 +149,9 @@ function Asked({ form, label, name, choices }: AskedGiven) {
 }
 
 const UNITS = READING_UNITS.map((unit) => ({ value: unit, word: READING_UNIT_WORD[unit] }));
-const SKIES = (Object.keys(SKY_WORD) as ReadingSky[]).map((sky) => ({ value: sky, word: SKY_WORD[sky] }));
+/** A month's mean comes from a logger alone. */
+const TAKEN = (Object.keys(SKY_WORD) as ReadingSky[]).filter((sky) => sky !== 'month');
+const SKIES = TAKEN.map((sky) => ({ value: sky, word: SKY_WORD[sky] }));
 
 function TakeReadingForm({ facts, spot }: FormGiven) {
   const form = useReadingForm({ facts, spot });

@@ -21,6 +21,7 @@ import { SPACE } from '../../ui/theme';
 import { Heading, Small, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import { Waiting } from '../../ui/waiting';
+import { LightMonths } from './light-months';
 import { loggerPlace } from './logger-places';
 import { COLUMN_WORDS, LOGGERS_SCREEN, LOGGER_SCREEN as WORDS } from './loggers-words';
 import { MeasuredMonths } from './measured-months';
@@ -89,7 +90,13 @@ function LoggerView({ facts, logger, loggers }: Given & { readonly loggers: read
       )}
     </>
   );
-  return <TwoPanes first={first} second={<MeasuredMonths facts={facts} logger={logger} loggers={loggers} />} />;
+  const second = (
+    <>
+      <MeasuredMonths facts={facts} logger={logger} loggers={loggers} />
+      <LightMonths facts={facts} logger={logger} />
+    </>
+  );
+  return <TwoPanes first={first} second={second} />;
 }
 
 interface SeriesGiven extends Given {

@@ -136,6 +136,22 @@ export const ROOM_LESSON = {
   warmer: (by: string, give: string) => `${by} (give or take ${give})`,
 };
 
+export const LIGHT_MONTHS = {
+  title: 'Light it measured, mol a day',
+  month: 'Month',
+  measured: 'Measured',
+  computed: 'Computed',
+  fewDays: 'No month has seven whole days of light yet.',
+  hangAtSpot: 'It hangs in the room, at no spot: only a logger at a spot can correct its light.',
+  letItCorrect: (place: string) => `Let it correct the light of ${place}`,
+  about:
+    'Each month then counts as a reading, good to an eighth, since no year is quite like another. ' +
+    'Withdraw them under Readings.',
+  used: (place: string) => `Light of ${place} by its logger`,
+  inUse: (place: string) => `The light of ${place} is corrected by it.`,
+  by: (logger: string) => `By ${logger}`,
+};
+
 export const LIVE_LOGGERS = {
   title: 'Loggers that send by themselves',
   letIn: 'Let a logger in',

@@ -30,12 +30,14 @@ const SERIES = [
   series('one-h', 'Shelf', 'humidity'),
   series('two-t', 'Sill', 'temperature'),
   series('two-h', 'Sill', 'humidity'),
+  { ...series('three-p', 'Light meter', 'ppfd'), roomId: null, spotId: 'bright' },
 ];
 
 /** Warm days, cold nights; the second hygrometer tells eight points more, and more and more so. */
 function hour(id: string, at: number): number {
   const ofDay = Math.round((at / HOUR_MS) % 24);
   const isDay = ofDay >= 8 && ofDay < 20;
+  if (id.endsWith('-p')) return isDay ? 100 : 0;
   if (id.endsWith('-t')) return isDay ? 23 : 15;
   const drift = id === 'two-h' ? 4 + (8 * (at - START)) / (END - START) : 0;
   return (isDay ? 42 : 58) + drift;
@@ -199,6 +201,23 @@ describe('one logger', () => {
       'drop air',
     ]);
     expect(screen.getByText('Let it correct the air of Room')).toBeTruthy();
+  });
+
+  it('of light has its months in mol a day, and corrects its spot’s light by readings', async () => {
+    serve();
+    await open(<LoggerScreen loggerId="three-p" />);
+    // Twelve hours of 100 umol: 4.3 mol.
+    expect(screen.getAllByText('4.3')).toHaveLength(2);
+    expect(screen.queryByText(/No month has seven days of warmth/)).toBeNull();
+    fireEvent.press(screen.getByText(/^Let it correct the light of Bright/));
+    await settled();
+    expect(caught[0]!.changes).toHaveLength(2);
+    expect(caught[0]!.changes[0]).toMatchObject({
+      op: 'put',
+      list: 'readings',
+      entry: { spotId: 'bright', sky: 'month', unit: 'ppfd', value: 50, note: 'By Light meter' },
+    });
+    expect(screen.getByText(/is corrected by it\.$/)).toBeTruthy();
   });
 
   it('is told to differ from another in its room, with the test by salt', async () => {

@@ -39,7 +39,8 @@ export function MeasuredMonths({ facts, logger, loggers }: Given) {
   const roomId = roomOfLogger(facts, logger);
   const asked = useLastYear(facts.home, logger);
   if (asked.state === 'failed') return <Failed message={asked.message} onRetry={asked.retry} />;
-  if (roomId === null || asked.state === 'working') return null;
+  const measuresAir = logger.series.temperature ?? logger.series.humidity;
+  if (!measuresAir || roomId === null || asked.state === 'working') return null;
   const { months } = asked.value;
   return (
     <View style={{ gap: SPACE.s }}>

@@ -1,6 +1,6 @@
 /** A logger's hours as months: by day and by night of the clock on the wall, and only of months that were measured. */
 import { HOUR_MS } from '../units';
-import { LEAST_DAYS, apartOverTime, measuredMonths, type HourMean } from './measured-months';
+import { LEAST_DAYS, apartOverTime, measuredLight, measuredMonths, type HourMean } from './measured-months';
 
 const ZONE = 'Europe/London';
 /** Warm by day of the wall clock, cold by night, through some days. */
@@ -51,4 +51,20 @@ it('tells two instruments that part from each other over time, and none of too s
   expect(late).toBeCloseTo(7, 1);
   expect(apartOverTime(steady, steady)).toEqual({ early: 0, late: 0 });
   expect(apartOverTime(drifting.slice(0, 1000), steady)).toBeNull();
+});
+
+it('has the mean of whole days of light, nights included, whatever hours are missing', () => {
+  const light = (hour: number) => (hour >= 9 && hour < 15 ? 200 : 0);
+  const [month] = measuredLight(hours(january, 20, light), ZONE);
+  expect(month).toMatchObject({ month: 1, days: 20, mean: 50 });
+  expect(new Date(month!.atMs).toISOString()).toBe('2026-01-22T23:00:00.000Z');
+  const someNoonsGone = hours(january, 20, light).filter((_, i) => i % 24 !== 12 || i > 100);
+  expect(measuredLight(someNoonsGone, ZONE)[0]!.mean).toBeCloseTo(50, 9);
+  expect(
+    measuredLight(
+      hours(january, 20, light).filter((_, i) => i % 24 !== 12),
+      ZONE,
+    ),
+  ).toEqual([]);
+  expect(measuredLight(hours(january, LEAST_DAYS - 1, light), ZONE)).toEqual([]);
 });

@@ -32,6 +32,7 @@ interface Sums {
   /** Values by the hour of the day. */
   readonly byHour: readonly number[][];
   readonly byDate: Map<string, number>;
+  lastAt: number;
 }
 
 function sumsOf(hours: readonly HourMean[], timeZone: string): Map<number, Sums> {
@@ -41,9 +42,11 @@ function sumsOf(hours: readonly HourMean[], timeZone: string): Map<number, Sums>
     const { year, month, day } = civilDateOf(middle, timeZone);
     const hour = Math.floor(minuteOfCivilDay(middle, timeZone) / 60);
     let sums = months.get(month);
-    if (!sums) months.set(month, (sums = { byHour: Array.from({ length: 24 }, () => []), byDate: new Map() }));
+    if (!sums)
+      months.set(month, (sums = { byHour: Array.from({ length: 24 }, () => []), byDate: new Map(), lastAt: at }));
     const date = `${year}-${day}`;
     sums.byDate.set(date, (sums.byDate.get(date) ?? 0) + 1);
+    sums.lastAt = Math.max(sums.lastAt, at);
     sums.byHour[hour]!.push(mean);
   }
   return months;
@@ -85,6 +88,27 @@ export function measuredMonths(
         days,
       },
     ];
+  });
+}
+
+/** A month's light by a logger. */
+export interface MeasuredLight {
+  /** 1..12. */
+  readonly month: number;
+  /** Mean over whole days, nights included, in the unit that was measured. */
+  readonly mean: number;
+  readonly days: number;
+  /** A moment in its latest such month, UTC epoch milliseconds. */
+  readonly atMs: number;
+}
+
+/** Months of which light was measured on `LEAST_DAYS` days or more, in every hour of the day. */
+export function measuredLight(light: readonly HourMean[], timeZone: string): MeasuredLight[] {
+  const months = sumsOf(light, timeZone);
+  return [...months].flatMap(([month, sums]): MeasuredLight[] => {
+    const days = [...sums.byDate.values()].filter((hours) => hours >= HOURS_OF_A_DAY).length;
+    if (days < LEAST_DAYS || sums.byHour.some((values) => values.length === 0)) return [];
+    return [{ month, mean: meanOf(sums.byHour.map(meanOf)), days, atMs: sums.lastAt }];
   });
 }
 

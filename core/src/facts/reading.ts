@@ -3,8 +3,11 @@
 export const READING_UNITS = ['lux', 'fc', 'ppfd'] as const;
 export type ReadingUnit = (typeof READING_UNITS)[number];
 
-/** The sky when a reading was taken; `dark` is night, or every curtain tight: lamps alone. */
-export const READING_SKIES = ['clear', 'broken', 'overcast', 'dark'] as const;
+/**
+ * The sky when a reading was taken; `dark` is night, or every curtain tight: lamps alone. `month` is the mean of a
+ * month's whole days by a logger, with lamps and curtains as they run.
+ */
+export const READING_SKIES = ['clear', 'broken', 'overcast', 'dark', 'month'] as const;
 export type ReadingSky = (typeof READING_SKIES)[number];
 
 /** What a meter showed at a spot. */

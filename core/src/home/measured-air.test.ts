@@ -2,9 +2,11 @@
 import type { AirStep, MeasuredMonth } from '../air';
 import { applied, type HomeFacts } from '../facts';
 import {
+  correctsLight,
   forgottenAtSpot,
   forgottenChanges,
   lessonChanges,
+  lightReadingsFrom,
   monthsApart,
   spotStatementsFrom,
   standAtSpot,
@@ -13,7 +15,8 @@ import {
   takenToRoom,
   withoutMonths,
 } from './measured-air';
-import { smallHome } from './small-home.fixture';
+import { HomeEngine } from './engine';
+import { smallHome, smallKnowledge } from './small-home.fixture';
 
 const month = (given: Partial<MeasuredMonth>): MeasuredMonth => ({
   month: 1,
@@ -138,4 +141,43 @@ it('measured months stand for a spot, change those that stand, and are taken bac
   expect(twice.spotAir).toHaveLength(2);
   expect(twice.spotAir[0]).toMatchObject({ id: 'id-0', spotId: 'dim', month: 1, dayC: 25 });
   expect(applied(twice, forgottenAtSpot(twice, 'dim'))!.spotAir).toEqual([]);
+});
+
+describe('a logger’s months of light', () => {
+  const engine = new HomeEngine(smallKnowledge);
+  const YEAR = 2026;
+  const logged = { spotId: 'bright', unit: 'ppfd', note: 'By one' } as const;
+  const june = { month: 6, days: 30, atMs: Date.UTC(2026, 5, 20) };
+  const dli = (facts: HomeFacts, month: number) => engine.conditionsOf(facts, 'bright', YEAR)[month - 1]!.dli;
+  /** Mean PPFD of a day that gives so many mol. */
+  const meanOfDay = (mol: number) => mol / (24 * 0.0036);
+  const read = (mean: number, facts: HomeFacts = smallHome) =>
+    applied(
+      facts,
+      lightReadingsFrom(facts, logged, [{ ...june, mean }], () => 'reading'),
+    )!;
+
+  it('change nothing where they are what is computed', () => {
+    const before = dli(smallHome, 6);
+    expect(dli(read(meanOfDay(before)), 6)).toBeCloseTo(before, 1);
+  });
+
+  it('correct the light of their spot toward what was measured, in all months', () => {
+    const [june0, january0] = [dli(smallHome, 6), dli(smallHome, 1)];
+    const half = read(meanOfDay(june0 / 2));
+    expect(dli(half, 6)).toBeLessThan(0.7 * june0);
+    expect(dli(half, 6)).toBeGreaterThan(0.45 * june0);
+    expect(dli(half, 1) / january0).toBeCloseTo(dli(half, 6) / june0, 2);
+  });
+
+  it('count once a month, are changed by a later one, and can be withdrawn as any reading', () => {
+    const once = read(100);
+    expect(correctsLight(once, logged, [{ ...june, mean: 100 }])).toBe(true);
+    const again = read(120, once);
+    expect(again.readings).toHaveLength(1);
+    expect(again.readings[0]).toMatchObject({ value: 120, sky: 'month' });
+    const withdrawn = { ...again, readings: [{ ...again.readings[0]!, withdrawnOn: '2026-07-01' }] };
+    expect(dli(withdrawn, 6)).toBe(dli(smallHome, 6));
+    expect(correctsLight(withdrawn, logged, [{ ...june, mean: 120 }])).toBe(false);
+  });
 });

@@ -1,6 +1,7 @@
 /** What a logger's months say beside what is computed, and as statements of a room's air. */
-import { dayShare, meanOf, type AirStep, type MeasuredMonth } from '../air';
+import { dayShare, meanOf, type AirStep, type MeasuredLight, type MeasuredMonth } from '../air';
 import { drop, patch, put, type Change, type HomeFacts } from '../facts';
+import { civilDateOf } from '../units';
 import type { RoomLesson } from './learn-room';
 
 type MonthOfAir = Pick<MeasuredMonth, 'month' | 'dayC' | 'nightC' | 'dayRh' | 'nightRh'>;
@@ -106,6 +107,48 @@ export function withoutMonths(facts: HomeFacts, roomId: string, lesson: 'with-le
     learntAir: lesson === 'guessed' ? facts.learntAir.filter((one) => one.roomId !== roomId) : facts.learntAir,
   };
 }
+
+/** A spot's light by a logger, as readings of whole months. */
+export interface LoggedLight {
+  readonly spotId: string;
+  readonly unit: 'ppfd' | 'lux';
+  readonly note: string;
+}
+
+const monthReading = ({ readings, home }: HomeFacts, { spotId }: LoggedLight, { month }: MeasuredLight) =>
+  readings.find(
+    (one) => one.spotId === spotId && one.sky === 'month' && civilDateOf(one.atMs, home.timeZone).month === month,
+  );
+const asRead = ({ unit }: LoggedLight, { mean, atMs }: MeasuredLight) => ({
+  atMs,
+  value: Number(mean.toPrecision(3)),
+  unit,
+  withdrawnOn: null,
+});
+
+/** Changes by which a logger's months of light correct its spot, as readings do; those of the same months are changed. */
+export function lightReadingsFrom(
+  facts: HomeFacts,
+  logged: LoggedLight,
+  months: readonly MeasuredLight[],
+  newId: () => string,
+): Change[] {
+  return months.map((measured) => {
+    const known = monthReading(facts, logged, measured);
+    const fields = asRead(logged, measured);
+    if (known) return patch('readings', known.id, fields);
+    const { spotId, note } = logged;
+    const asItRuns = { sky: 'month', outdoorValue: null, curtains: 'open', lamps: 'on' } as const;
+    return put('readings', { id: newId(), homeId: facts.home.id, spotId, note, ...asItRuns, ...fields });
+  });
+}
+
+/** Whether a logger's months of light correct its spot already. */
+export const correctsLight = (facts: HomeFacts, logged: LoggedLight, months: readonly MeasuredLight[]): boolean =>
+  months.every((measured) => {
+    const known = monthReading(facts, logged, measured);
+    return known !== undefined && holds(known, asRead(logged, measured));
+  });
 
 /** Whether measured months stand for a spot already. */
 export const standAtSpot = (facts: HomeFacts, spotId: string, months: readonly MeasuredMonth[]): boolean =>

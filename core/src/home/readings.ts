@@ -2,9 +2,10 @@
 import { calibrationOf, type Compared, type LightCalibration } from '../light';
 import { placedSpots, type PlacedSpot } from '../room';
 import { momentAt, type Moment } from '../sky';
-import { LUX_PER_PPFD, PPFD_PER_WATT, RADIANS, minuteOfCivilDay } from '../units';
-import { lumensPerUmol } from '../lamp';
+import { LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, RADIANS, civilDateOf, minuteOfCivilDay } from '../units';
+import { circuitHours, lumensPerUmol } from '../lamp';
 import type { Reading, ReadingSky, ReadingUnit } from '../facts';
+import { meanDli } from './conditions';
 import type { Knowledge } from './knowledge';
 import type { HomeSky, LitHome } from './lit-home';
 import { daylightOf, momentLight, type MomentLight } from './moments';
@@ -34,8 +35,17 @@ const METER_DOUBT = 0.08;
 const LUX_DOUBT = 0.06;
 const RED_BLUE_LUX_DOUBT = 0.6;
 
-/** Relative doubt of a sky as it is called: a clear one is known, cloud is not. Held against an outdoor reading, it falls away. */
-const SKY_DOUBT: Readonly<Record<ReadingSky, number>> = { clear: 0.15, broken: 0.5, overcast: 0.45, dark: 0 };
+/**
+ * Relative doubt of a sky as it is called: a clear one is known, cloud is not, and a month's mean parts from a typical
+ * year's by an eighth. Held against an outdoor reading, it falls away.
+ */
+const SKY_DOUBT: Readonly<Record<ReadingSky, number>> = {
+  clear: 0.15,
+  broken: 0.5,
+  overcast: 0.45,
+  dark: 0,
+  month: 0.12,
+};
 const OUTDOOR_PAIR_DOUBT = 0.1;
 
 /** Less computed light than this cannot be held against a meter, umol m-2 s-1. */
@@ -73,6 +83,7 @@ export function comparedReadings(question: ReadingInputs): ComparedReading[] {
 
 /** One reading against the model. */
 function compareReading(question: ReadingInputs, reading: Reading, place: LeafPlace): ComparedReading {
+  if (reading.sky === 'month') return overMonth(question, reading, place);
   const { home } = question.scene.facts;
   const kind = reading.sky === 'clear' ? 'clear' : reading.sky === 'overcast' ? 'overcast' : 'typical';
   const outdoors = momentAt({
@@ -90,6 +101,24 @@ function compareReading(question: ReadingInputs, reading: Reading, place: LeafPl
   const computed = momentLight({ lit, knowledge, scene, place, sky, moment, minute, curtains, lamps });
   return reading.sky === 'dark' ? inTheDark(reading, computed, place) : byDay(reading, computed, moment);
 }
+
+/** The mean of a month against a typical year's: what lamps give in it is taken off. */
+function overMonth({ lit, scene, sky }: ReadingInputs, reading: Reading, place: LeafPlace): ComparedReading {
+  const { value, unit, atMs } = reading;
+  const { month } = civilDateOf(atMs, scene.facts.home.timeZone);
+  const lamps = lit
+    .lampsAt(scene, place, sky)
+    .reduce((sum, { ppfd, circuit }) => sum + (ppfd * circuitHours(circuit, month)) / HOURS_A_DAY, 0);
+  const dli = meanDli(lit.daylight(scene, place, sky).year, month - 1);
+  return {
+    reading,
+    of: 'daylight',
+    measuredPpfd: Math.max(0, ppfdOfReading(value, unit, LUX_PER_PPFD.daylight) - lamps),
+    computedPpfd: dli / (HOURS_A_DAY * MOL_PER_UMOL_HOUR),
+    doubt: Math.hypot(METER_DOUBT, unit === 'ppfd' ? 0 : LUX_DOUBT, SKY_DOUBT.month),
+  };
+}
+const HOURS_A_DAY = 24;
 
 /** With every curtain tight, or at night: the lamps alone. */
 function inTheDark(reading: Reading, computed: MomentLight, place: LeafPlace): ComparedReading {
