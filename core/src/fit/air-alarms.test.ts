@@ -51,5 +51,5 @@ it('names all plants that can wait no longer, and tells of the one that tolerate
     { ...right, celsius: hours([11, 9, 8, 9]) },
     NOW,
   );
-  expect(alarm).toMatchObject({ kind: 'cold', plantIds: ['usual', 'tender'], limit: 12, worst: 8, hours: 4 });
+  expect(alarm).toMatchObject({ kind: 'cold', plantIds: ['tender', 'usual'], limit: 12, worst: 8, hours: 4 });
 });

@@ -8,7 +8,7 @@ export type AlarmKind = (typeof ALARM_KINDS)[number];
 
 export interface AirAlarm {
   readonly kind: AlarmKind;
-  /** Plants that can wait no longer. */
+  /** Plants that can wait no longer, the one that tolerates least first. */
   readonly plantIds: readonly string[];
   /** Of the plant that tolerates least: C, or per cent. */
   readonly limit: number;
@@ -107,8 +107,9 @@ export function airAlarms(plants: readonly WatchedPlant[], { celsius, rh }: Meas
       if (!stretch || (now - stretch.since) / HOUR_MS < watch.patienceH(stretch.worstBeyond)) return [];
       return [{ plantId, limit: watch.limit, ...stretch }];
     });
-    if (waited.length === 0) continue;
-    const first = waited.reduce((p, q) => (q.worstBeyond > p.worstBeyond ? q : p));
+    waited.sort((p, q) => q.worstBeyond - p.worstBeyond);
+    const [first] = waited;
+    if (!first) continue;
     alarms.push({
       kind,
       plantIds: waited.map(({ plantId }) => plantId),
