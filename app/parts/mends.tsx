@@ -74,7 +74,7 @@ function byHowMuch(what: AirRemedy, units: Units): string {
 }
 
 /** A remedy as one would say it. */
-function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, units: Units): string {
+export function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, units: Units): string {
   switch (remedy.kind) {
     case 'move':
       return WORDS.moveTo(spotPlace(facts, remedy.spotId));

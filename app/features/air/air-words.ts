@@ -61,6 +61,7 @@ export const AIR_PLAN = {
 };
 
 export const AIR_PLANTS = {
+  helps: (remedy: string) => `. What helps most for its effort: ${remedy}`,
   title: 'Plants whose air is wrong here',
   none: 'Warmth, moisture and air movement suit every plant here.',
 };

@@ -1,8 +1,9 @@
 /** The screens of a room's air: what they show is what the core says, and a slider tries more of a remedy. */
 import { ask } from '@dulvan/core';
 import { fireEvent, screen } from '@testing-library/react-native';
-import { engine, open, showHome, shownHome } from '../../testing/shown-home';
+import { engine, open, settled, showHome, shownHome } from '../../testing/shown-home';
 import { BenchScreen } from './bench-screen';
+import { EnclosureScreen } from './enclosure-screen';
 import { spanWords, stepOf } from './figures';
 import { RoomAirScreen } from './room-air-screen';
 
@@ -57,6 +58,34 @@ it('tries a remedy, and more of it', async () => {
   expect(screen.getByText('300 g/h all day')).toBeTruthy();
   fireEvent.changeText(screen.getByLabelText('Price of a kWh, in your money'), '-3');
   expect(screen.getByText(/A number from 0 to 100/)).toBeTruthy();
+});
+
+describe('an enclosure that is tried', () => {
+  const figures = { year: 2026, month: new Date().getMonth() + 1 };
+  const dome = {
+    ...{ ...figures, spotId: 'bright', widthM: 0.4, depthM: 0.3, heightM: 0.4, shell: 'acrylic' as const, changesH: 0.2 },
+    ...{ lampW: 0, lampFromMinute: 480, lampToMinute: 1200, wetM2: 0.12, highestC: 34 },
+  } as const;
+  const moisture = (changesH: number) => {
+    const { dayRh, nightRh } = ask(engine, shownHome, 'enclosure', { ...dome, changesH })!;
+    return `${Math.round(dayRh)} / ${Math.round(nightRh)} %`;
+  };
+
+  it('shows what the core says of it, and of another airing', async () => {
+    showHome();
+    await open(<EnclosureScreen roomId="r" />);
+    expect(screen.getByText(moisture(0.2))).toBeTruthy();
+    fireEvent.press(screen.getByText('A small fan'));
+    await settled();
+    expect(screen.getByText(moisture(40))).toBeTruthy();
+    expect(screen.getByText(/Never leave a shut case in the sun unwatched/)).toBeTruthy();
+  });
+
+  it('leads on where a room has no place for it', async () => {
+    showHome({ ...shownHome, spots: [] });
+    await open(<EnclosureScreen roomId="r" />);
+    expect(screen.getByText(/no place for plants yet/)).toBeTruthy();
+  });
 });
 
 it('words a span once where both ends read the same, and finds the step of a value', () => {
