@@ -63,7 +63,15 @@ it('tries a remedy, and more of it', async () => {
 describe('an enclosure that is tried', () => {
   const figures = { year: 2026, month: new Date().getMonth() + 1 };
   const dome = {
-    ...{ ...figures, spotId: 'bright', widthM: 0.4, depthM: 0.3, heightM: 0.4, shell: 'acrylic' as const, changesH: 0.2 },
+    ...{
+      ...figures,
+      spotId: 'bright',
+      widthM: 0.4,
+      depthM: 0.3,
+      heightM: 0.4,
+      shell: 'acrylic' as const,
+      changesH: 0.2,
+    },
     ...{ lampW: 0, lampFromMinute: 480, lampToMinute: 1200, wetM2: 0.12, highestC: 34 },
   } as const;
   const moisture = (changesH: number) => {
