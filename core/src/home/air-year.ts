@@ -124,7 +124,7 @@ function joinedAir(inputs: AirInputs, rooms: readonly Room[]): Map<string, RoomA
   const pressurePa = pressureAt(facts.home.elevationM);
   const sun = new Map(rooms.map((room) => [room.id, sunIn(inputs, room)]));
   const byRoom = new Map<string, RoomAirMonth[]>(rooms.map(({ id }) => [id, []]));
-  const near: { current: readonly ZoneState[] | null } = { current: null };
+  let before: readonly ZoneState[] | null = null;
   const vpds = new Map<string, number>();
   for (let month0 = 0; month0 < 12; month0++) {
     const zoneInputs: ZoneInputs = {
@@ -134,12 +134,12 @@ function joinedAir(inputs: AirInputs, rooms: readonly Room[]): Map<string, RoomA
     const plan = zonesOf(zoneInputs, rooms);
     const { zones, links } = plan;
     const outdoors = outdoorsOf(inputs, month0, 'typical')!;
-    const before = near.current;
-    const start = before ? { near: before } : ('periodic' as const);
+    const near: readonly ZoneState[] | null = before;
+    const start = near ? { near } : ('periodic' as const);
     const hours = airByHour({ pressurePa, outdoors, zones, links, days: 1, start });
-    near.current = hours.map(({ end }) => end);
+    const settled = hours.map(({ end }) => end);
+    before = settled;
     hours.forEach((one, z) => vpds.set(rooms[z]!.id, dryness(one)));
-    const settled = near.current;
     const spellOf = (spell: 'cold' | 'hot'): SpellRun => {
       const outdoors = outdoorsOf(inputs, month0, spell)!;
       const states = statesByHour({ pressurePa, outdoors, zones, links, days: SPELL_DAYS, start: settled });
