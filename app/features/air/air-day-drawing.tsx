@@ -36,10 +36,10 @@ interface Given {
 
 const KNOWN_EXACTLY: AirSpread = { celsius: 0, rhBelow: 0, rhAbove: 0 };
 
-/** Round degrees that hold all values: every fifth. */
+/** Round degrees that hold all values: from a fifth one on, so many tens that the middle one is round too. */
 function degreesAround(values: readonly number[]): readonly [number, number] {
   const low = Math.floor(Math.min(...values) / 5) * 5;
-  return [low, Math.max(low + 10, Math.ceil(Math.max(...values) / 5) * 5)];
+  return [low, low + Math.max(10, Math.ceil((Math.max(...values) - low) / 10) * 10)];
 }
 
 /** A line over the hours; what begins the day ends it. */
