@@ -45,7 +45,9 @@ export const ROOM_SPECS = {
         label: 'How its air moves',
         kind: 'choice',
         choices: () => words(MOVEMENT_WORDS),
-        help: 'Still: shut up. Gentle: doors open, a slow fan. Moving: a fan from afar, a draught. Strong: the straight stream of a fan.',
+        help:
+          'Still: shut up. Gentle: doors open, a slow fan. Moving: a fan from afar, a draught. ' +
+          'Strong: the straight stream of a fan.',
       },
       {
         field: 'insideRoomId',

@@ -1,4 +1,7 @@
-/** Alarms of the air by loggers that measure now: looked for every few minutes, for Today and for the browser's notices. */
+/**
+ * Alarms of the air by loggers that measure now: looked for every few minutes, for Today and for the browser's
+ * notices.
+ */
 import { sumsIn } from '@dulvan/contract';
 import { HOUR_MS, airAlarms, roomIdOfSpot, type AirAlarm, type HomeFacts, type MeasuredAir } from '@dulvan/core';
 import { useMemo } from 'react';

@@ -2,8 +2,9 @@
  * Reads a year of hourly weather in the EPW format: checks every hour, fills the few that are missing, refuses the
  * rest with the line.
  */
-import { YEAR_HOURS, splitGlobal, sunPosition, type WeatherHour, type WeatherFile } from '@dulvan/core';
+import { YEAR_HOURS, splitGlobal, type WeatherHour, type WeatherFile } from '@dulvan/core';
 import Papa from 'papaparse';
+import { checkClock, checkClosure, checkHour, sinMidHour, type EpwHead } from './epw-checks';
 import { Broken, parseText, quoted, type ParsedFile } from './parsed';
 
 /** What a file tells of its station and its year; a home and a key make it a fact. */
@@ -125,15 +126,7 @@ function readText(text: string, remarks: string[]): ParsedWeather {
   };
 }
 
-interface Head {
-  readonly name: string;
-  readonly latitude: number;
-  readonly longitude: number;
-  readonly utcOffsetH: number;
-  readonly elevationM: number;
-}
-
-function headOf(rows: readonly string[][]): Head {
+function headOf(rows: readonly string[][]): EpwHead {
   HEADER.forEach((name, i) => {
     const found = (rows[i]?.[0] ?? '').trim().toUpperCase();
     if (found !== name)
@@ -172,7 +165,7 @@ function numberAt(cell: string | undefined, line: number, name: string, from: nu
   return value;
 }
 
-function hourOf(cells: readonly string[], line: number, head: Head): Hour {
+function hourOf(cells: readonly string[], line: number, head: EpwHead): Hour {
   if (cells.length < FIELDS - 3) throw new Broken(line, `An hour has ${FIELDS} fields, here are ${cells.length}.`);
   const whole = (column: number, name: string, from: number, to: number) =>
     Math.trunc(numberAt(cells[column], line, name, from, to));
@@ -214,13 +207,6 @@ function hourOf(cells: readonly string[], line: number, head: Head): Hour {
   };
 }
 
-/** Sine of the sun's elevation in the middle of an hour of the file's clock; 0 below the horizon. */
-function sinMidHour({ month, day, hour }: { month: number; day: number; hour: number }, head: Head): number {
-  const atMs =
-    Date.UTC(2025, month - 1, month === 2 && day === 29 ? 28 : day, 0, (hour - 0.5) * 60) - head.utcOffsetH * 3_600_000;
-  return Math.max(0, Math.sin((sunPosition(atMs, head).elevationDeg * Math.PI) / 180));
-}
-
 /**
  * Of global, direct and diffuse light any two give the third; global alone is parted after Erbs. NaN stays where
  * nothing is known.
@@ -256,7 +242,7 @@ function inOrder(hours: readonly Hour[], remarks: string[]): Hour[] {
 }
 
 /** Fills hours of which nothing is known with the mean of the same hour on the nearest days before and after. */
-function fillMissing(hours: readonly Hour[], head: Head, remarks: string[]): Light[] {
+function fillMissing(hours: readonly Hour[], head: EpwHead, remarks: string[]): Light[] {
   const missing = hours.filter((hour) => Number.isNaN(hour.global));
   const daylight = hours.filter((hour) => sinMidHour(hour, head) > 0).length;
   if (missing.length > MOST_FILLED * daylight) {
@@ -313,97 +299,4 @@ function nearest(hours: readonly Hour[], from: number, step: number): Light {
     if (!Number.isNaN(hour.global)) return hour;
   }
   return { global: 0, dni: 0, dhi: 0 };
-}
-
-/**
- * Light in the night says that place and clock do not belong together. Share of the year's light that may fall in it.
- */
-const MOST_BY_NIGHT = 0.02;
-
-function checkClock(hours: readonly WeatherHour[], head: Head): void {
-  let all = 0;
-  let byNight = 0;
-  hours.forEach(({ global }, i) => {
-    all += global;
-    const date = new Date(Date.UTC(2025, 0, 1) + Math.floor(i / 24) * 86_400_000);
-    const middle = { month: date.getUTCMonth() + 1, day: date.getUTCDate(), hour: (i % 24) + 1 };
-    const ends = [middle.hour - 0.5, middle.hour + 0.5].every((hour) => sinMidHour({ ...middle, hour }, head) === 0);
-    if (ends && sinMidHour(middle, head) === 0) byNight += global;
-  });
-  if (all === 0) throw new Broken(HEADER.length + 1, 'No hour of the year has any light.');
-  if (byNight > MOST_BY_NIGHT * all) {
-    throw new Broken(
-      1,
-      `${Math.round((byNight / all) * 100)} % of its light falls while the sun is down at the place it names: latitude, longitude or time zone must be wrong.`,
-    );
-  }
-}
-
-/** Sines of the sun's height between which an hour may be light or dark. */
-const SURELY_DARK = -0.03;
-const SURELY_LIGHT = 0.09;
-/** Global light from which an hour counts as light, W m-2. */
-const LIGHT_W = 4;
-/** So many hours of the year must be light or dark against the sun, and so many times fewer on a clock an hour off. */
-const LEAST_AGAINST = 120;
-const FEWER_ELSEWHERE = 3;
-
-/** A clock that is off by an hour leaves mornings dark and evenings light: the sun's own hours show it. */
-function checkHour(hours: readonly WeatherHour[], head: Head): void {
-  const against = (shiftH: number) => {
-    const place = { ...head, utcOffsetH: head.utcOffsetH + shiftH };
-    return hours.filter(({ global }, i) => {
-      const sine = sineMidHour(i, place);
-      return global > LIGHT_W ? sine < SURELY_DARK : sine > SURELY_LIGHT;
-    }).length;
-  };
-  const here = against(0);
-  if (here < LEAST_AGAINST) return;
-  const shift = [-1, 1].find((shiftH) => against(shiftH) * FEWER_ELSEWHERE < here);
-  if (shift === undefined) return;
-  const named = (offset: number) => `UTC${offset < 0 ? '−' : '+'}${Math.abs(offset)}`;
-  throw new Broken(
-    1,
-    `Its clock is off by an hour: ${here} hours are light or dark against the sun on ${named(head.utcOffsetH)}, the time zone it names; its light fits ${named(head.utcOffsetH + shift)}.`,
-  );
-}
-
-/** Sine of the sun's elevation in the middle of an hour of the year, also below the horizon. */
-function sineMidHour(i: number, head: Head): number {
-  const atMs = Date.UTC(2025, 0, 1) + (i + 0.5 - head.utcOffsetH) * 3_600_000;
-  return Math.sin((sunPosition(atMs, head).elevationDeg * Math.PI) / 180);
-}
-
-/**
- * Beam on level ground and diffuse light make the global light: a year may miss it by this share, and is doubted
- * above that.
- */
-const MOST_UNCLOSED = 0.25;
-const DOUBTED_UNCLOSED = 0.08;
-/** Diffuse light is part of the global: a year of it may pass the whole by no more than rounding. */
-const MOST_DIFFUSE = 1.05;
-
-/** Holds the three columns of light against each other over the year. */
-function checkClosure(hours: readonly WeatherHour[], head: Head, remarks: string[]): void {
-  let global = 0;
-  let diffuse = 0;
-  let summed = 0;
-  hours.forEach((hour, i) => {
-    const date = new Date(Date.UTC(2025, 0, 1) + Math.floor(i / 24) * 86_400_000);
-    const sin = sinMidHour({ month: date.getUTCMonth() + 1, day: date.getUTCDate(), hour: (i % 24) + 1 }, head);
-    global += hour.global;
-    diffuse += hour.dhi;
-    summed += hour.dhi + hour.dni * Math.max(0, sin);
-  });
-  const kwh = (wattHours: number) => `${Math.round(wattHours / 1000)} kWh/m²`;
-  if (diffuse > MOST_DIFFUSE * global) {
-    throw new Broken(
-      HEADER.length + 1,
-      `Diffuse light of the year is ${kwh(diffuse)}, more than the global ${kwh(global)} that it is a part of.`,
-    );
-  }
-  const off = Math.abs(summed / global - 1);
-  const told = `beam and diffuse light make ${kwh(summed)} in the year where global light is ${kwh(global)}`;
-  if (off > MOST_UNCLOSED) throw new Broken(HEADER.length + 1, `The columns of light contradict each other: ${told}.`);
-  if (off > DOUBTED_UNCLOSED) remarks.push(`The columns of light do not quite agree: ${told}.`);
 }

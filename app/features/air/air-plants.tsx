@@ -1,4 +1,6 @@
-/** The plants of a room whose warmth, moisture or air movement is wrong, worst first, each with what would best help. */
+/**
+ * The plants of a room whose warmth, moisture or air movement is wrong, worst first, each with what would best help.
+ */
 import { casesOf, roomIdOfSpot, type Factor, type HomeFacts, type Room } from '@dulvan/core';
 import { View } from 'react-native';
 import { FactorSign } from '../../parts/factor-sign';

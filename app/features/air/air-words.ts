@@ -81,8 +81,8 @@ export const WATER_DAY = {
 export const WET_HOURS = {
   pane: (hours: string) => `Water settles on its coldest pane for ${hours} of a typical day.`,
   mould:
-    'A cold corner is moist enough for mould on a typical day. Mould harms health: air, heat and dry that corner, and ' +
-    'ask a doctor when someone coughs or wheezes there.',
+    'A cold corner is moist enough for mould on a typical day. Mould harms health: air, heat and dry that corner, ' +
+    'and ask a doctor when someone coughs or wheezes there.',
 };
 
 export const ENCLOSURE_SCREEN = {

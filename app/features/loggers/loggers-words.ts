@@ -162,7 +162,8 @@ export const LIVE_LOGGERS = {
   tokenOnce: 'This is its key. It is shown once: put it into the logger now.',
   howToSend: (address: string) =>
     `It sends JSON by POST to ${address}, with the header “Authorization: Bearer” and its key.`,
-  example: 'For each moment: at (milliseconds since 1970), temperature in °C, humidity in %. Battery in % beside them.',
+  example:
+    'For each moment: at (milliseconds since 1970), temperature in °C, humidity in %. ' + 'Battery in % beside them.',
   neverSeen: 'has sent nothing yet',
   seen: (ago: string) => `seen ${ago} ago`,
   battery: (percent: string) => `battery ${percent} %`,

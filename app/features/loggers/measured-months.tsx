@@ -1,6 +1,7 @@
 /** What a logger measured month by month, beside what was guessed of its room and what it taught. */
 import {
   forgottenAtSpot,
+  lessonOf,
   monthsApart,
   spotStatementsFrom,
   standAtSpot,
@@ -81,7 +82,9 @@ function Compared({ facts, logger, months, roomId }: ComparedGiven) {
     () => [withoutMonths(facts, roomId, 'guessed'), withoutMonths(facts, roomId, 'with-lesson')] as const,
     [facts, roomId],
   );
-  const isTaught = facts.learntAir.some((one) => one.roomId === roomId);
+  const room = facts.rooms.find(({ id }) => id === roomId);
+  // One that was learnt under another heating or airing holds no longer.
+  const isTaught = room !== undefined && lessonOf(facts, room) !== null;
   const guessed = shownValue(useRoomAir(guessedFacts, roomId));
   const taught = shownValue(useRoomAir(isTaught ? taughtFacts : null, roomId));
   const off = guessed && monthsApart(inRoom, guessed);

@@ -20,8 +20,8 @@ export function explainAir({ facts, spotId, units }: Asked, condition: Condition
   const basis = {
     stated: 'Stated by you for this month.',
     computed:
-      'Computed by the hour from the outdoor air of the month, the room’s walls, panes and heating, the sun through ' +
-      'its windows, lamps, people and plants; water by what is given off and what airing carries away.',
+      'Computed by the hour from the outdoor air of the month, the room’s walls, panes and heating, the sun ' +
+      'through its windows, lamps, people and plants; water by what is given off and what airing carries away.',
     corrected:
       'Computed from the room and the month’s outdoor air, and moved by as much as the months you measured differ ' +
       'from what is computed for them.',
@@ -59,8 +59,8 @@ export function explainAir({ facts, spotId, units }: Asked, condition: Condition
     assumptions: assumedOfAir(facts, room),
     doubt: said(
       `Within about ${air.spread.celsius.toFixed(1)} K, and ${Math.round(air.spread.rhBelow)} points of humidity`,
-      `less to ${Math.round(air.spread.rhAbove)} more, in four cases of five. Leaks and what wets the air are guesses until a`,
-      'record says better.',
+      `less to ${Math.round(air.spread.rhAbove)} more, in four cases of five. Leaks and what wets the air are guesses`,
+      'until a record says better.',
     ),
   };
 }

@@ -70,7 +70,7 @@ it('settles in minutes, a dome sooner than a cabinet behind double glass', () =>
   expect(settling({ ...cabinet, shell: 'double-glass' })).toBeGreaterThan(2 * settling(dome));
 });
 
-it('says how soon the sun overheats it, by the course that the hours take too, and that it does not in the shade', () => {
+it('says how soon the sun overheats it, as the hours do too, and that it does not in the shade', () => {
   const made = enclosedZone({ ...cabinet, wetM2: 0, lampW: always(0) }, PRESSURE, { room: 0, own: 1 });
   const sunny = { gainW: 400, roomC: 22, highestC: 34 };
   const minutes = minutesToHighest(made, sunny)!;

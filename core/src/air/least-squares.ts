@@ -12,7 +12,9 @@ export interface Evidence {
   readonly owns: number;
 }
 
-/** Values in parts of their prior spreads, and the spread that is left of each, likewise: below 1 where it was learnt. */
+/**
+ * Values in parts of their prior spreads, and the spread that is left of each, likewise: below 1 where it was learnt.
+ */
 export interface Learnt {
   readonly values: readonly number[];
   readonly spreads: readonly number[];

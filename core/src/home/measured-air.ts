@@ -3,8 +3,7 @@ import { dayShare, meanOf, type AirStep, type MeasuredLight, type MeasuredMonth 
 import { drop, patch, put, type Change, type HomeFacts } from '../facts';
 import { civilDateOf } from '../units';
 import type { RoomLesson } from './learn-room';
-
-type MonthOfAir = Pick<MeasuredMonth, 'month' | 'dayC' | 'nightC' | 'dayRh' | 'nightRh'>;
+import type { MonthOfAir } from './stated-air';
 
 /** How far two tellings of the same months lie apart in the mean of day and night, K and points. */
 export interface MonthsApart {

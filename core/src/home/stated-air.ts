@@ -8,7 +8,8 @@ const HOURS = 24;
 /** What is stated is known to about this, until a logger says better. */
 const STATED_SPREAD: AirSpread = { celsius: 1, rhBelow: 5, rhAbove: 5 };
 
-type MonthOfAir = Pick<AirStatement, 'month' | 'dayC' | 'nightC' | 'dayRh' | 'nightRh'>;
+/** A month by day and by night. */
+export type MonthOfAir = Pick<AirStatement, 'month' | 'dayC' | 'nightC' | 'dayRh' | 'nightRh'>;
 
 /** What a month is moved by: K and points of humidity. */
 export interface Correction {
