@@ -20,7 +20,7 @@ export default defineConfig({
     acceptDownloads: true,
   },
   projects: [
-    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'phone', grepInvert: /@wide/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', grepInvert: /@phone/, use: { viewport: { width: 1280, height: 800 } } },
   ],
 });

@@ -1,6 +1,6 @@
 /** Knowing the plant: names, needs, a plant without a label, hybrids, seasons, and the grower's own knowledge. */
 import { readFileSync } from 'node:fs';
-import { choose, expect, expectsRefusal, test, tick, unfold } from './dulvan';
+import { ON_PHONE, ON_WIDE, choose, expect, expectsRefusal, test, tick, unfold } from './dulvan';
 
 test('chooses taxa by need, and sets two side by side', async ({ page }) => {
   await page.goto('/catalogue');
@@ -32,7 +32,7 @@ test('chooses taxa by need, and sets two side by side', async ({ page }) => {
   await expect(page.getByRole('table', { name: /Haworthiopsis attenuata and Aloe juvenna/ })).toBeVisible();
 });
 
-test('corrects a figure with a reason, sees it in the plant’s target, and withdraws it', async ({ page }) => {
+test('corrects a figure with a reason, sees it in the plant’s target, and withdraws it', ON_PHONE, async ({ page }) => {
   await page.goto('/catalogue/spathiphyllum-wallisii');
   await page.getByRole('button', { name: 'Show, and correct' }).click();
   await page.getByRole('button', { name: 'Correct Light: thrives from' }).click();
@@ -58,7 +58,7 @@ test('corrects a figure with a reason, sees it in the plant’s target, and with
   await expect(page.getByText(/thrives at 4\.4 to/)).toBeHidden();
 });
 
-test('plans a plant without a label from what is seen, and names it later', async ({ page }) => {
+test('plans a plant without a label from what is seen, and names it later', ON_PHONE, async ({ page }) => {
   await page.goto('/catalogue/no-label');
   await tick(page, 'Its leaves', 'Fronds that unroll', 'Thin, soft leaves');
   await expect(page.getByText('Ferns', { exact: true })).toBeVisible();
@@ -75,7 +75,7 @@ test('plans a plant without a label from what is seen, and names it later', asyn
   await expect(page.getByRole('heading', { level: 1, name: 'Venus-hair fern' })).toBeVisible();
 });
 
-test('mixes a hybrid from its parents, and refuses shares that are no whole', async ({ page }) => {
+test('mixes a hybrid from its parents, and refuses shares that are no whole', ON_WIDE, async ({ page }) => {
   expectsRefusal();
   await page.goto('/plants/p-cattleya?open=what');
   await page.getByRole('button', { name: 'A hybrid of …' }).click();
@@ -98,56 +98,61 @@ test('mixes a hybrid from its parents, and refuses shares that are no whole', as
   ).toBeVisible();
 });
 
-test('what is seen of growth rules over the calendar, and the home’s school over the usual', async ({ page }) => {
-  await page.goto('/plants/p-mammillaria');
-  await unfold(page, 'What it wants through the year');
-  const year = page.getByRole('list', { name: 'Its year, stretch by stretch' });
-  await expect(year).toContainText('November to February: rests');
-  await unfold(page, 'Edit');
-  await unfold(page, 'More exactly');
-  await choose(page, 'What you see', 'A new leaf');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(year).toContainText('You saw a new leaf: it is kept growing');
-  await page.goto('/place/home/sail-loft');
-  await unfold(page, 'More exactly');
-  await page.getByRole('radio', { name: 'No rest' }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
-  await page.goto('/plants/p-jade');
-  await unfold(page, 'What it wants through the year');
-  await expect(page.getByRole('list', { name: 'Its year, stretch by stretch' })).toContainText(
-    'this school keeps it growing',
-  );
-});
+test(
+  'what is seen of growth rules over the calendar, and the home’s school over the usual',
+  ON_PHONE,
+  async ({ page }) => {
+    await page.goto('/plants/p-mammillaria');
+    await unfold(page, 'What it wants through the year');
+    const year = page.getByRole('list', { name: 'Its year, stretch by stretch' });
+    await expect(year).toContainText('November to February: rests');
+    await unfold(page, 'Edit');
+    await unfold(page, 'More exactly');
+    await choose(page, 'What you see', 'A new leaf');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(year).toContainText('You saw a new leaf: it is kept growing');
+    await page.goto('/place/home/sail-loft');
+    await unfold(page, 'More exactly');
+    await page.getByRole('radio', { name: 'No rest' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+    await page.goto('/plants/p-jade');
+    await unfold(page, 'What it wants through the year');
+    await expect(page.getByRole('list', { name: 'Its year, stretch by stretch' })).toContainText(
+      'this school keeps it growing',
+    );
+  },
+);
 
-test('keeps taxa of the grower’s own, out to a file and in again, each broken line refused by itself', async ({
-  page,
-  dulvan,
-}) => {
-  await page.goto('/catalogue/own');
-  await page.getByLabel('Its name').fill('Hoya of the left pane');
-  await page.getByRole('searchbox', { name: 'Which is it like?' }).fill('hoya carnoza');
-  await page.getByRole('button', { name: /Hoya carnosa/ }).click();
-  await page.getByRole('button', { name: 'Add it to the catalogue' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Hoya of the left pane' })).toBeVisible();
-  await dulvan.restart();
-  await page.goto('/catalogue/knowledge');
-  await expect(page.getByRole('link', { name: 'Hoya of the left pane' })).toBeVisible();
-  const downloading = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as CSV' }).click();
-  const csv = readFileSync(await (await downloading).path(), 'utf8');
-  const good = 'own-taxon,own-x,,,Second of mine,,,hoya-carnosa,,,,,';
-  const bad = 'own-taxon,bad key!,,,Third,,,hoya-carnosa,,,,,';
-  const more = `${csv}${good}\n${bad}\n`;
-  await page
-    .getByLabel('File of own knowledge')
-    .setInputFiles({ name: 'k.csv', mimeType: 'text/csv', buffer: Buffer.from(more) });
-  await expect(page.getByText('Added 3 lines; left out 1 line.')).toBeVisible();
-  await expect(page.getByText('Line 5: id: Not a valid key.')).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Second of mine' })).toBeVisible();
-});
+test(
+  'keeps taxa of the grower’s own, out to a file and in again, each broken line refused by itself',
+  ON_WIDE,
+  async ({ page, dulvan }) => {
+    await page.goto('/catalogue/own');
+    await page.getByLabel('Its name').fill('Hoya of the left pane');
+    await page.getByRole('searchbox', { name: 'Which is it like?' }).fill('hoya carnoza');
+    await page.getByRole('button', { name: /Hoya carnosa/ }).click();
+    await page.getByRole('button', { name: 'Add it to the catalogue' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Hoya of the left pane' })).toBeVisible();
+    await dulvan.restart();
+    await page.goto('/catalogue/knowledge');
+    await expect(page.getByRole('link', { name: 'Hoya of the left pane' })).toBeVisible();
+    const downloading = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as CSV' }).click();
+    const csv = readFileSync(await (await downloading).path(), 'utf8');
+    const good = 'own-taxon,own-x,,,Second of mine,,,hoya-carnosa,,,,,';
+    const bad = 'own-taxon,bad key!,,,Third,,,hoya-carnosa,,,,,';
+    const more = `${csv}${good}\n${bad}\n`;
+    await page
+      .getByLabel('File of own knowledge')
+      .setInputFiles({ name: 'k.csv', mimeType: 'text/csv', buffer: Buffer.from(more) });
+    await expect(page.getByText('Added 3 lines; left out 1 line.')).toBeVisible();
+    await expect(page.getByText('Line 5: id: Not a valid key.')).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Second of mine' })).toBeVisible();
+  },
+);
 
-test('stays quick with two thousand taxa of the grower’s own', async ({ page }) => {
+test('stays quick with two thousand taxa of the grower’s own', ON_PHONE, async ({ page }) => {
   const ownTaxa = Array.from({ length: 2000 }, (_, i) => ({
     id: `own-${i}`,
     homeId: 'x',
@@ -169,22 +174,24 @@ test('stays quick with two thousand taxa of the grower’s own', async ({ page }
   await expect(page.getByRole('link', { name: /Seedling number 1999/ })).toBeVisible();
 });
 
-test('finds a dangerous plant by half a word and by another language, and reads its cautions first', async ({
-  page,
-}) => {
-  await page.goto('/catalogue');
-  await page.getByRole('searchbox', { name: 'Any name' }).fill('oleand');
-  await page.getByRole('link', { name: 'oleander, Nerium oleander' }).click();
-  const [cautions, success] = [page.getByText('⚠ With care'), page.getByText('What decides success')];
-  await expect(cautions).toBeVisible();
-  await expect(page.getByText(/people, cats, dogs, birds, small mammals: toxic/)).toBeVisible();
-  expect((await cautions.boundingBox())!.y).toBeLessThan((await success.boundingBox())!.y);
-  await page.goto('/catalogue');
-  await page.getByRole('searchbox', { name: 'Any name' }).fill('langue de belle mère');
-  await expect(page.getByRole('link', { name: 'snake plant, Dracaena trifasciata' })).toBeVisible();
-});
+test(
+  'finds a dangerous plant by half a word and by another language, and reads its cautions first',
+  ON_PHONE,
+  async ({ page }) => {
+    await page.goto('/catalogue');
+    await page.getByRole('searchbox', { name: 'Any name' }).fill('oleand');
+    await page.getByRole('link', { name: 'oleander, Nerium oleander' }).click();
+    const [cautions, success] = [page.getByText('⚠ With care'), page.getByText('What decides success')];
+    await expect(cautions).toBeVisible();
+    await expect(page.getByText(/people, cats, dogs, birds, small mammals: toxic/)).toBeVisible();
+    expect((await cautions.boundingBox())!.y).toBeLessThan((await success.boundingBox())!.y);
+    await page.goto('/catalogue');
+    await page.getByRole('searchbox', { name: 'Any name' }).fill('langue de belle mère');
+    await expect(page.getByRole('link', { name: 'snake plant, Dracaena trifasciata' })).toBeVisible();
+  },
+);
 
-test('tells where in this home a taxon would do best, and follows to the spot', async ({ page }) => {
+test('tells where in this home a taxon would do best, and follows to the spot', ON_WIDE, async ({ page }) => {
   await page.goto('/catalogue/streptocarpus-ionanthus');
   await expect(page.getByText(/^Survives from 2\.5 mol a day/)).toBeVisible();
   const places = page.getByRole('list', { name: 'Where it would do best in your home' });
@@ -195,7 +202,7 @@ test('tells where in this home a taxon would do best, and follows to the spot', 
   await expect(page.getByRole('heading', { name })).toBeVisible();
 });
 
-test('does not take a plant from a rest it would die without', async ({ page }) => {
+test('does not take a plant from a rest it would die without', ON_PHONE, async ({ page }) => {
   await page.goto('/catalogue/dionaea-muscipula');
   await page.getByRole('radio', { name: 'No rest' }).click();
   await expect(page.getByText(/It dies when it is kept from its rest/)).toBeVisible();

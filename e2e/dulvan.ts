@@ -78,6 +78,13 @@ export const test = base.extend<Given>({
   },
 });
 
+/**
+ * Where a test runs: on both sizes if the way through it differs, else on the one where growers do it. What is stored
+ * and computed is the same on both.
+ */
+export const ON_PHONE = { tag: '@phone' } as const;
+export const ON_WIDE = { tag: '@wide' } as const;
+
 /** For tests that only look: those of one worker share a server with the demo. */
 export const lookingTest = test.extend<object, { readonly shared: Dulvan }>({
   shared: [

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { smallHome } from '../core/src/home/small-home.fixture';
-import { expect, expectsRefusal, openForm, test } from './dulvan';
+import { ON_PHONE, ON_WIDE, expect, expectsRefusal, openForm, test } from './dulvan';
 
 /** The facts of a home as the server tells them. */
 async function factsOf(page: Page, homeId: string): Promise<unknown> {
@@ -10,7 +10,7 @@ async function factsOf(page: Page, homeId: string): Promise<unknown> {
   return home.facts;
 }
 
-test('exports everything, takes the home out, imports it again: the same home', async ({ page }) => {
+test('exports everything, takes the home out, imports it again: the same home', ON_PHONE, async ({ page }) => {
   const before = await factsOf(page, 'sail-loft');
   await page.goto('/settings');
   const downloading = page.waitForEvent('download');
@@ -26,7 +26,7 @@ test('exports everything, takes the home out, imports it again: the same home', 
   expect(await factsOf(page, 'sail-loft')).toEqual(before);
 });
 
-test('a wiped home comes back by undo', async ({ page }) => {
+test('a wiped home comes back by undo', ON_WIDE, async ({ page }) => {
   await page.goto('/settings');
   await page.getByRole('button', { name: 'Take out The sail loft' }).click();
   await page.getByRole('button', { name: 'Yes, take out The sail loft' }).click();
@@ -66,7 +66,7 @@ function thirdVersion(): string {
   });
 }
 
-test('an import of an earlier version’s homes is undone as one', async ({ page }) => {
+test('an import of an earlier version’s homes is undone as one', ON_PHONE, async ({ page }) => {
   await page.goto('/settings');
   const file = { name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(thirdVersion()) };
   await page.getByLabel('Saved file', { exact: true }).setInputFiles(file);
@@ -79,7 +79,7 @@ test('an import of an earlier version’s homes is undone as one', async ({ page
   await expect(page.getByRole('radio', { name: 'The sail loft', exact: true })).toBeVisible();
 });
 
-test('an old change is taken back from the place’s history', async ({ page }) => {
+test('an old change is taken back from the place’s history', ON_WIDE, async ({ page }) => {
   await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('Old galley');
   await page.getByRole('button', { name: 'Save' }).click();
@@ -90,27 +90,31 @@ test('an old change is taken back from the place’s history', async ({ page }) 
   await expect(page.getByRole('link', { name: 'Galley', exact: true })).toBeVisible();
 });
 
-test('refuses broken, foreign and other versions’ bundles with the place and the reason', async ({ page }) => {
-  expectsRefusal();
-  await page.goto('/settings');
-  const give = async (text: string) =>
-    page
-      .getByLabel('Saved file', { exact: true })
-      .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await give('{ "format": "dulvan-bundle",\n "version": 1, ');
-  await expect(page.getByRole('alert')).toContainText('neither a zip nor whole JSON (line 2');
-  await give('{"format":"something-else","version":1}');
-  await expect(page.getByRole('alert')).toContainText('not a Dulvan bundle');
-  await give('{"format":"dulvan-bundle","version":99}');
-  await expect(page.getByRole('alert')).toContainText('written by a newer Dulvan');
-  await give(
-    '{"format":"dulvan-bundle","version":1,"exportedAt":"2026-01-01T00:00:00.000Z",' +
-      '"journal":[],"homes":[{"home":{"id":"x"}}]}',
-  );
-  await expect(page.getByRole('alert')).toContainText('At homes › 0 › home › name');
-});
+test(
+  'refuses broken, foreign and other versions’ bundles with the place and the reason',
+  ON_PHONE,
+  async ({ page }) => {
+    expectsRefusal();
+    await page.goto('/settings');
+    const give = async (text: string) =>
+      page
+        .getByLabel('Saved file', { exact: true })
+        .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await give('{ "format": "dulvan-bundle",\n "version": 1, ');
+    await expect(page.getByRole('alert')).toContainText('neither a zip nor whole JSON (line 2');
+    await give('{"format":"something-else","version":1}');
+    await expect(page.getByRole('alert')).toContainText('not a Dulvan bundle');
+    await give('{"format":"dulvan-bundle","version":99}');
+    await expect(page.getByRole('alert')).toContainText('written by a newer Dulvan');
+    await give(
+      '{"format":"dulvan-bundle","version":1,"exportedAt":"2026-01-01T00:00:00.000Z",' +
+        '"journal":[],"homes":[{"home":{"id":"x"}}]}',
+    );
+    await expect(page.getByRole('alert')).toContainText('At homes › 0 › home › name');
+  },
+);
 
-test('a confirmed save survives a sudden death of the server', async ({ page, dulvan }) => {
+test('a confirmed save survives a sudden death of the server', ON_WIDE, async ({ page, dulvan }) => {
   expectsRefusal();
   await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('Galley with the new stove');
@@ -122,7 +126,7 @@ test('a confirmed save survives a sudden death of the server', async ({ page, du
   await expect(page.getByRole('radio', { name: 'Galley with the new stove' })).toBeVisible();
 });
 
-test('a save that fails says so and keeps what was typed', async ({ page }) => {
+test('a save that fails says so and keeps what was typed', ON_PHONE, async ({ page }) => {
   await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('Galley two');
   await page.route('**/api/homes/*/changes', (route) =>

@@ -2,55 +2,60 @@
 import { readFileSync } from 'node:fs';
 import { writeLm63 } from '../formats/src/lm63';
 import { madeEpw } from '../formats/src/made-epw.fixture';
-import { expect, test, tick, unfold } from './dulvan';
+import { ON_PHONE, ON_WIDE, expect, test, tick, unfold } from './dulvan';
 
 const firstNumber = (text: string | null) => Number(/[\d.]+/.exec(text ?? '')![0]);
 
-test('takes a reading at the shelf in four taps and a number, sees it correct the spot, and withdraws it', async ({
-  page,
-  dulvan,
-}) => {
-  await page.goto('/spots/bench-1a');
-  await expect(page.getByTestId('figure-dli')).toHaveText(/[\d.]+ mol/);
-  const before = await page.getByTestId('figure-dli').textContent();
-  await page.getByRole('link', { name: 'Take a reading' }).click();
-  await page.getByLabel('The meter shows').fill('160');
-  await page.getByRole('radio', { name: 'µmol/m²s' }).click();
-  await page.getByRole('radio', { name: 'Dark: lamps alone' }).click();
-  await page.getByRole('button', { name: 'Keep the reading' }).click();
-  await expect(page.getByText(/^Lamp light as measured: /)).toBeVisible();
-  await expect(page.getByTestId('figure-dli')).not.toHaveText(before!);
-  const corrected = await page.getByTestId('figure-dli').textContent();
-  await dulvan.restart();
-  await page.reload();
-  await expect(page.getByTestId('figure-dli')).toHaveText(corrected!);
-  await page.getByRole('link', { name: 'Its readings' }).click();
-  await page.getByRole('button', { name: 'Withdraw 160 µmol/m²s' }).click();
-  await expect(page.getByText(/^Withdrawn on /)).toBeVisible();
-  await page.goto('/spots/bench-1a');
-  await expect(page.getByTestId('figure-dli')).toHaveText(before!);
-});
+test(
+  'takes a reading at the shelf in four taps and a number, sees it correct the spot, and withdraws it',
+  ON_PHONE,
+  async ({ page, dulvan }) => {
+    await page.goto('/spots/bench-1a');
+    await expect(page.getByTestId('figure-dli')).toHaveText(/[\d.]+ mol/);
+    const before = await page.getByTestId('figure-dli').textContent();
+    await page.getByRole('link', { name: 'Take a reading' }).click();
+    await page.getByLabel('The meter shows').fill('160');
+    await page.getByRole('radio', { name: 'µmol/m²s' }).click();
+    await page.getByRole('radio', { name: 'Dark: lamps alone' }).click();
+    await page.getByRole('button', { name: 'Keep the reading' }).click();
+    await expect(page.getByText(/^Lamp light as measured: /)).toBeVisible();
+    await expect(page.getByTestId('figure-dli')).not.toHaveText(before!);
+    const corrected = await page.getByTestId('figure-dli').textContent();
+    await dulvan.restart();
+    await page.reload();
+    await expect(page.getByTestId('figure-dli')).toHaveText(corrected!);
+    await page.getByRole('link', { name: 'Its readings' }).click();
+    await page.getByRole('button', { name: 'Withdraw 160 µmol/m²s' }).click();
+    await expect(page.getByText(/^Withdrawn on /)).toBeVisible();
+    await page.goto('/spots/bench-1a');
+    await expect(page.getByTestId('figure-dli')).toHaveText(before!);
+  },
+);
 
-test('plays a room’s day: the sun’s patch falls on the floor at noon and is gone at night', async ({ page }) => {
-  await page.goto('/rooms/loft');
-  await page.getByRole('link', { name: 'Through a day, hour by hour' }).click();
-  await expect(page.getByText('Its patch on the floor is outlined.')).toBeVisible();
-  const noon = firstNumber(await page.getByTestId('now-sill-2').textContent());
-  await page.getByRole('radio', { name: 'Overcast' }).click();
-  await expect(page.getByText('No patch of it on the floor.')).toBeVisible();
-  await expect(async () =>
-    expect(firstNumber(await page.getByTestId('now-sill-2').textContent())).toBeLessThan(noon),
-  ).toPass();
-  const time = page.getByRole('slider', { name: 'Time of day' });
-  await time.focus();
-  await page.keyboard.press('Home');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^0:00/);
-  await expect(page.getByText(/The sun is down/)).toBeVisible();
-  await page.getByRole('button', { name: 'Play the day' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/^0:00/);
-});
+test(
+  'plays a room’s day: the sun’s patch falls on the floor at noon and is gone at night',
+  ON_WIDE,
+  async ({ page }) => {
+    await page.goto('/rooms/loft');
+    await page.getByRole('link', { name: 'Through a day, hour by hour' }).click();
+    await expect(page.getByText('Its patch on the floor is outlined.')).toBeVisible();
+    const noon = firstNumber(await page.getByTestId('now-sill-2').textContent());
+    await page.getByRole('radio', { name: 'Overcast' }).click();
+    await expect(page.getByText('No patch of it on the floor.')).toBeVisible();
+    await expect(async () =>
+      expect(firstNumber(await page.getByTestId('now-sill-2').textContent())).toBeLessThan(noon),
+    ).toPass();
+    const time = page.getByRole('slider', { name: 'Time of day' });
+    await time.focus();
+    await page.keyboard.press('Home');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^0:00/);
+    await expect(page.getByText(/The sun is down/)).toBeVisible();
+    await page.getByRole('button', { name: 'Play the day' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/^0:00/);
+  },
+);
 
-test('finds the height and hours for a wanted light, and hangs the lamps there', async ({ page }) => {
+test('finds the height and hours for a wanted light, and hangs the lamps there', ON_WIDE, async ({ page }) => {
   await page.goto('/stands/rack');
   await page.getByRole('link', { name: 'Lamps over the tier at 90 cm' }).click();
   await expect(page.getByTestId('lamp-plan')).toHaveText(
@@ -68,7 +73,7 @@ test('finds the height and hours for a wanted light, and hangs the lamps there',
   await expect(page.getByTestId('lamp-plan')).toHaveText(/^No height will do/);
 });
 
-test('shows a spot’s year by day and hour, and holds it beside other places', async ({ page }) => {
+test('shows a spot’s year by day and hour, and holds it beside other places', ON_PHONE, async ({ page }) => {
   await page.goto('/spots/sill-2');
   await page.getByRole('link', { name: 'Every day and hour' }).click();
   await expect(page.getByRole('table', { name: 'Light by month' }).getByRole('row')).toHaveCount(13);
@@ -82,14 +87,14 @@ test('shows a spot’s year by day and hour, and holds it beside other places', 
   await expect(places.getByRole('listitem')).toHaveCount(before + 1);
 });
 
-test('says what is lost on the way to a leaf', async ({ page }) => {
+test('says what is lost on the way to a leaf', ON_PHONE, async ({ page }) => {
   await page.goto('/why?figure=dli&spot=galley-sill-a&month=6');
   const lost = page.getByRole('table', { name: 'Daylight lost on the way, reflected light not counted' });
   await expect(lost.getByRole('row')).toHaveCount(5);
   await expect(lost).toContainText(/To curtains, blinds and films[\d.]+ mol, [1-9]/);
 });
 
-test('plants a tree before the windows and sees the room darken', async ({ page }) => {
+test('plants a tree before the windows and sees the room darken', ON_WIDE, async ({ page }) => {
   await page.goto('/spots/galley-sill-a');
   await expect(page.getByTestId('figure-dli')).toHaveText(/[\d.]+ mol/);
   const before = firstNumber(await page.getByTestId('figure-dli').textContent());
@@ -111,7 +116,7 @@ test('plants a tree before the windows and sees the room darken', async ({ page 
   ).toPass();
 });
 
-test('imports a year of weather, refuses a broken one with its line, and takes it back', async ({ page }) => {
+test('imports a year of weather, refuses a broken one with its line, and takes it back', ON_WIDE, async ({ page }) => {
   await page.goto('/light/files');
   const chooser = page.getByLabel('Choose an EPW file, file');
   const file = (text: string) => ({ name: 'year.epw', mimeType: 'text/plain', buffer: Buffer.from(text) });
@@ -126,7 +131,7 @@ test('imports a year of weather, refuses a broken one with its line, and takes i
   await expect(page.getByText('Now: cool coast', { exact: false })).toBeVisible();
 });
 
-test('reads a lamp file, hangs it on a lamp, and writes it out again', async ({ page }) => {
+test('reads a lamp file, hangs it on a lamp, and writes it out again', ON_PHONE, async ({ page }) => {
   const lamp = {
     name: 'Own bar',
     lumens: 1800,
@@ -172,7 +177,7 @@ test('draws a spot along its stand and sees its light follow, before it is kept'
   await expect(page.getByTestId('figure-dli')).toHaveText(before!);
 });
 
-test('keeps a drawing as a picture, its title above it', async ({ page }) => {
+test('keeps a drawing as a picture, its title above it', ON_WIDE, async ({ page }) => {
   await page.goto('/light/year/sill-4');
   await expect(page.getByRole('table', { name: 'Light by month' })).toBeVisible();
   const saving = page.waitForEvent('download');

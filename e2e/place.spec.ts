@@ -1,4 +1,4 @@
-import { expect, expectsRefusal, openForm, test, unfold } from './dulvan';
+import { ON_PHONE, ON_WIDE, expect, expectsRefusal, openForm, test, unfold } from './dulvan';
 
 test('builds a second room from nothing, with a window, a stand, a tier and a spot', async ({ page }) => {
   await page.goto('/place');
@@ -22,7 +22,7 @@ test('builds a second room from nothing, with a window, a stand, a tier and a sp
   await expect(page.getByRole('link', { name: /^By the pane/ })).toContainText(/[\d.]+ mol/);
 });
 
-test('refuses what cannot be, beside the field, and keeps what was typed', async ({ page }) => {
+test('refuses what cannot be, beside the field, and keeps what was typed', ON_PHONE, async ({ page }) => {
   await page.goto('/place/windows/gable');
   await page.getByLabel('Width of the opening, cm').fill('900');
   await expect(page.getByTestId('error-Width of the opening')).toContainText('Wider than its wall: at most 7.2 m');
@@ -59,7 +59,7 @@ test('refuses what cannot be, beside the field, and keeps what was typed', async
   await expect(page.getByTestId('error-Name')).toContainText('At most 80 characters');
 });
 
-test('shows markup in a name as it was typed', async ({ page }) => {
+test('shows markup in a name as it was typed', ON_WIDE, async ({ page }) => {
   await openForm(page, '/place/rooms/galley');
   await page.getByLabel('Name').fill('<img src=x onerror=alert(1)>');
   await page.getByRole('button', { name: 'Save' }).click();
@@ -67,7 +67,7 @@ test('shows markup in a name as it was typed', async ({ page }) => {
   await expect(page.getByRole('radio', { name: '<img src=x onerror=alert(1)>' })).toBeVisible();
 });
 
-test('asks where the plants of a stand go before it is taken out, and brings all back', async ({ page }) => {
+test('asks where the plants of a stand go before it is taken out, and brings all back', ON_PHONE, async ({ page }) => {
   await openForm(page, '/place/stands/bench');
   await page.getByRole('button', { name: 'Take out Rigger’s bench' }).click();
   await expect(page.getByText('Where do its plants go?')).toBeVisible();
@@ -87,7 +87,7 @@ test('asks where the plants of a stand go before it is taken out, and brings all
 test.describe('an empty Dulvan', () => {
   test.use({ startWith: 'nothing' });
 
-  test('asks for a home first, and refuses latitude 95', async ({ page }) => {
+  test('asks for a home first, and refuses latitude 95', ON_PHONE, async ({ page }) => {
     await page.goto('/');
     await expect(page.getByRole('heading', { name: 'Where do your plants live?' })).toBeVisible();
     await page.getByLabel('Name').fill('Lighthouse');
@@ -100,7 +100,7 @@ test.describe('an empty Dulvan', () => {
   });
 });
 
-test('a page of another site cannot write', async ({ request, dulvan }) => {
+test('a page of another site cannot write', ON_PHONE, async ({ request, dulvan }) => {
   expectsRefusal();
   const reply = await request.delete(`${dulvan.url}/api/homes/sail-loft`, {
     headers: { Origin: 'http://elsewhere.example' },
@@ -109,7 +109,7 @@ test('a page of another site cannot write', async ({ request, dulvan }) => {
   expect((await request.get(`${dulvan.url}/api/homes/sail-loft`)).status()).toBe(200);
 });
 
-test('adds a sill under a window, its tier and spots with it, in one tap', async ({ page }) => {
+test('adds a sill under a window, its tier and spots with it, in one tap', ON_WIDE, async ({ page }) => {
   await page.goto('/place/rooms/galley');
   await page.getByRole('link', { name: 'Add a window' }).click();
   await page.getByRole('radio', { name: /^D, / }).click();
@@ -119,7 +119,7 @@ test('adds a sill under a window, its tier and spots with it, in one tap', async
   await expect(page.getByRole('link', { name: /^Window \d sill 4/ })).toBeVisible();
 });
 
-test('sets one thing for several spots of a stand, and takes it back in one', async ({ page }) => {
+test('sets one thing for several spots of a stand, and takes it back in one', ON_WIDE, async ({ page }) => {
   await page.goto('/place/stands/rack');
   await unfold(page, 'Set one thing for several');
   await page.getByRole('checkbox', { name: /^Rack middle, near/ }).click();
@@ -132,7 +132,7 @@ test('sets one thing for several spots of a stand, and takes it back in one', as
   await expect(page.getByLabel('Free height above it, cm')).toHaveValue('41');
 });
 
-test('picks dates from a calendar and months from a list', async ({ page }) => {
+test('picks dates from a calendar and months from a list', ON_PHONE, async ({ page }) => {
   await page.goto('/plants/p-moth?open=edit');
   await unfold(page, 'More exactly');
   await page.getByRole('button', { name: /^Arrived on: / }).click();
@@ -150,7 +150,7 @@ test('picks dates from a calendar and months from a list', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Timer runs in: May' })).toBeVisible();
 });
 
-test('brings a home back that was taken out, from the first screen', async ({ page }) => {
+test('brings a home back that was taken out, from the first screen', ON_PHONE, async ({ page }) => {
   await page.goto('/settings');
   for (const home of ['The sail loft', 'Shop back room']) {
     await page.getByRole('button', { name: `Take out ${home}` }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, expect, test, unfold } from './dulvan';
+import { ON_PHONE, ON_WIDE, choose, expect, test, unfold } from './dulvan';
 
 /** A spot may be taken: both may stand there. */
 async function shareIfTaken(page: Page): Promise<void> {
@@ -25,7 +25,7 @@ test('adds a plant by a misspelt name, on the spot proposed', async ({ page }) =
   await expect(page.getByTestId('plant-count')).toHaveText('25 of 25');
 });
 
-test('moves a plant to a better spot, and takes the move back', async ({ page }) => {
+test('moves a plant to a better spot, and takes the move back', ON_PHONE, async ({ page }) => {
   await page.goto('/plants/p-pothos?open=spots');
   const before = await page.getByTestId('plant-whole').textContent();
   const stands = page.getByText('Rack top, near · Loft room', { exact: true }).first();
@@ -43,7 +43,7 @@ test('moves a plant to a better spot, and takes the move back', async ({ page })
   await expect(page.getByTestId('plant-whole')).toHaveText(before!);
 });
 
-test('finds the unhappy, and writes in a plant’s journal', async ({ page }) => {
+test('finds the unhappy, and writes in a plant’s journal', ON_PHONE, async ({ page }) => {
   await page.goto('/plants');
   await expect(page.getByRole('link', { name: 'Jewel orchid' })).toContainText('Thrives');
   await page.getByRole('button', { name: 'Filter and sort' }).click();
@@ -57,28 +57,30 @@ test('finds the unhappy, and writes in a plant’s journal', async ({ page }) =>
   await expect(page.getByText('A new leaf, <b>dark</b> & whole')).toBeVisible();
 });
 
-test('says that a plant is well where it should starve: it is believed, visibly, until that is taken back', async ({
-  page,
-}) => {
-  await page.goto('/plants/p-pothos?open=came-of-it');
-  const verdict = page.getByTestId('plant-verdict');
-  await expect(verdict).toContainText('Will decline within about');
-  const before = (await verdict.textContent())!;
-  await page.getByRole('button', { name: 'Has stood here and is well' }).click();
-  await page.getByRole('button', { name: '3 years' }).click();
-  await expect(verdict).not.toHaveText(before);
-  const after = (await verdict.textContent())!;
-  await page.reload();
-  await expect(verdict).toHaveText(after);
-  await page.getByRole('link', { name: 'Why this verdict' }).click();
-  await expect(page.getByText(/^You saw it well after 3\.0 years in .* times the light of its kind$/)).toBeVisible();
-  await page.goBack();
-  await unfold(page, 'What came of it here');
-  await page.getByRole('button', { name: /^Withdraw: was well on/ }).click();
-  await expect(verdict).toHaveText(before);
-});
+test(
+  'says that a plant is well where it should starve: it is believed, visibly, until that is taken back',
+  ON_WIDE,
+  async ({ page }) => {
+    await page.goto('/plants/p-pothos?open=came-of-it');
+    const verdict = page.getByTestId('plant-verdict');
+    await expect(verdict).toContainText('Will decline within about');
+    const before = (await verdict.textContent())!;
+    await page.getByRole('button', { name: 'Has stood here and is well' }).click();
+    await page.getByRole('button', { name: '3 years' }).click();
+    await expect(verdict).not.toHaveText(before);
+    const after = (await verdict.textContent())!;
+    await page.reload();
+    await expect(verdict).toHaveText(after);
+    await page.getByRole('link', { name: 'Why this verdict' }).click();
+    await expect(page.getByText(/^You saw it well after 3\.0 years in .* times the light of its kind$/)).toBeVisible();
+    await page.goBack();
+    await unfold(page, 'What came of it here');
+    await page.getByRole('button', { name: /^Withdraw: was well on/ }).click();
+    await expect(verdict).toHaveText(before);
+  },
+);
 
-test('wants a plant to live, no more: what is trouble for it changes with that', async ({ page }) => {
+test('wants a plant to live, no more: what is trouble for it changes with that', ON_WIDE, async ({ page }) => {
   await page.goto('/plants/p-jade');
   await expect(page.getByText('What you want of it: that it grows well.')).toBeVisible();
   await unfold(page, 'Edit');
@@ -87,7 +89,7 @@ test('wants a plant to live, no more: what is trouble for it changes with that',
   await expect(page.getByText('What you want of it: that it flowers.')).toBeVisible();
 });
 
-test('opens a figure to its inputs and its method', async ({ page }) => {
+test('opens a figure to its inputs and its method', ON_PHONE, async ({ page }) => {
   await page.goto('/spots/bench-1b');
   await page.getByRole('link', { name: 'Why this number: Light' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/Light: [\d.]+ mol a day/);

@@ -1,30 +1,34 @@
-import { choose, expect, test } from './dulvan';
+import { ON_PHONE, ON_WIDE, choose, expect, test } from './dulvan';
 
 const dli = (text: string | null) => Number(/[\d.]+/.exec(text ?? '')![0]);
 
-test('turns lamp hours and sees the months change, before and after keeping them', async ({ page, dulvan }) => {
-  await page.goto('/stands/rack');
-  const figure = page.getByTestId('dli-rack-mid-1');
-  await expect(figure).toHaveText(/[\d.]+ mol/);
-  const before = await figure.textContent();
-  const earlier = page.getByRole('button', { name: 'Rack timer off earlier' });
-  for (let i = 0; i < 6; i++) await earlier.click();
-  await expect(page.getByText('Rack timer: 7.0 h a day')).toBeVisible();
-  await expect(page.getByText('Working …')).toBeHidden();
-  await expect(figure).not.toHaveText(before!);
-  const shorter = await figure.textContent();
-  expect(dli(shorter)).toBeLessThan(dli(before));
-  await page.reload();
-  await expect(page.getByRole('region', { name: 'Not kept yet' }), 'a trial survives a reload').toBeVisible();
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByRole('region', { name: 'Not kept yet' })).toBeHidden();
-  await dulvan.restart();
-  await page.reload();
-  await expect(page.getByText('Rack timer: 7.0 h a day')).toBeVisible();
-  await expect(figure).toHaveText(shorter!);
-});
+test(
+  'turns lamp hours and sees the months change, before and after keeping them',
+  ON_PHONE,
+  async ({ page, dulvan }) => {
+    await page.goto('/stands/rack');
+    const figure = page.getByTestId('dli-rack-mid-1');
+    await expect(figure).toHaveText(/[\d.]+ mol/);
+    const before = await figure.textContent();
+    const earlier = page.getByRole('button', { name: 'Rack timer off earlier' });
+    for (let i = 0; i < 6; i++) await earlier.click();
+    await expect(page.getByText('Rack timer: 7.0 h a day')).toBeVisible();
+    await expect(page.getByText('Working …')).toBeHidden();
+    await expect(figure).not.toHaveText(before!);
+    const shorter = await figure.textContent();
+    expect(dli(shorter)).toBeLessThan(dli(before));
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Not kept yet' }), 'a trial survives a reload').toBeVisible();
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByRole('region', { name: 'Not kept yet' })).toBeHidden();
+    await dulvan.restart();
+    await page.reload();
+    await expect(page.getByText('Rack timer: 7.0 h a day')).toBeVisible();
+    await expect(figure).toHaveText(shorter!);
+  },
+);
 
-test('shuts a curtain, sees the light fall, and puts it back', async ({ page }) => {
+test('shuts a curtain, sees the light fall, and puts it back', ON_WIDE, async ({ page }) => {
   await page.goto('/rooms/loft');
   await page.getByRole('slider', { name: 'Month' }).focus();
   for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowRight');

@@ -1,4 +1,4 @@
-import { expect, test } from './dulvan';
+import { ON_PHONE, ON_WIDE, expect, test } from './dulvan';
 
 test('sees what must be done and how soon, and mends it by moving the plant', async ({ page }) => {
   await page.goto('/');
@@ -21,7 +21,7 @@ test('sees what must be done and how soon, and mends it by moving the plant', as
   await expect(page.getByRole('link', { name, exact: true })).toContainText(place);
 });
 
-test('tries the setting that Today proposes, and keeps it', async ({ page }) => {
+test('tries the setting that Today proposes, and keeps it', ON_WIDE, async ({ page }) => {
   await page.goto('/');
   const proposal = page.getByRole('button', { name: /^Try it: / }).first();
   const label = (await proposal.getAttribute('aria-label'))!;
@@ -32,7 +32,7 @@ test('tries the setting that Today proposes, and keeps it', async ({ page }) => 
   await expect(bar).toBeHidden();
 });
 
-test('opens what could be a little better only when asked', async ({ page }) => {
+test('opens what could be a little better only when asked', ON_PHONE, async ({ page }) => {
   await page.goto('/');
   const mild = page.getByRole('button', { name: /could do a little better$/ });
   await expect(mild).toBeVisible();
@@ -41,7 +41,7 @@ test('opens what could be a little better only when asked', async ({ page }) => 
   await expect(page.getByText('Hide what could be a little better')).toBeVisible();
 });
 
-test('undo brings a taken-out plant back', async ({ page }) => {
+test('undo brings a taken-out plant back', ON_PHONE, async ({ page }) => {
   await page.goto('/plants/p-violet?open=edit');
   await page.getByRole('button', { name: 'Take out Grandmother’s violet' }).click();
   await expect(page.getByTestId('plant-count')).toHaveText('23 of 23');

@@ -1,10 +1,10 @@
 /** Several tabs on one home, and workers and servers that stop in the middle. */
 import type { Page } from '@playwright/test';
-import { expect, expectsRefusal, openForm, test } from './dulvan';
+import { ON_PHONE, ON_WIDE, expect, expectsRefusal, openForm, test } from './dulvan';
 
 const verdictsOf = (page: Page) => page.getByText(/\d+ of \d+ plants|Nothing is wrong|plants? (is|are) /).first();
 
-test('what one tab saves the other shows, without a word lost in either', async ({ page, context }) => {
+test('what one tab saves the other shows, without a word lost in either', ON_WIDE, async ({ page, context }) => {
   const other = await context.newPage();
   await openForm(page, '/place/rooms/galley');
   await openForm(other, '/place/rooms/galley');
@@ -25,36 +25,44 @@ test('what one tab saves the other shows, without a word lost in either', async 
   });
 });
 
-test('the same field in two tabs: both values are shown, and the grower decides', async ({ page, context }) => {
-  expectsRefusal();
-  const other = await context.newPage();
-  await openForm(page, '/place/rooms/galley');
-  await openForm(other, '/place/rooms/galley');
-  await page.getByLabel('Name', { exact: true }).fill('Mine');
-  await other.getByLabel('Name').fill('Theirs');
-  await other.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Changed elsewhere', { exact: false })).toBeVisible();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mine');
-  await expect(page.getByText('Theirs').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('alert')).toContainText('save again to put yours in their place');
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mine');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await page.goto('/rooms');
-  await expect(page.getByRole('radio', { name: 'Mine' })).toBeVisible();
-});
+test(
+  'the same field in two tabs: both values are shown, and the grower decides',
+  ON_PHONE,
+  async ({ page, context }) => {
+    expectsRefusal();
+    const other = await context.newPage();
+    await openForm(page, '/place/rooms/galley');
+    await openForm(other, '/place/rooms/galley');
+    await page.getByLabel('Name', { exact: true }).fill('Mine');
+    await other.getByLabel('Name').fill('Theirs');
+    await other.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('Changed elsewhere', { exact: false })).toBeVisible();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mine');
+    await expect(page.getByText('Theirs').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByRole('alert')).toContainText('save again to put yours in their place');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mine');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.goto('/rooms');
+    await expect(page.getByRole('radio', { name: 'Mine' })).toBeVisible();
+  },
+);
 
-test('a worker that stops in the middle is started again, and the answer comes all the same', async ({ page }) => {
-  await page.goto('/light/day/loft');
-  await expect.poll(() => page.workers().length).toBeGreaterThan(0);
-  const [first] = page.workers();
-  // It ends itself without a word, as a browser short of memory ends it.
-  void first!.evaluate(() => self.close()).catch(() => undefined);
-  await expect.poll(() => page.workers().includes(first!)).toBe(false);
-  await expect(page.getByText('Its patch on the floor')).toBeVisible();
-});
+test(
+  'a worker that stops in the middle is started again, and the answer comes all the same',
+  ON_WIDE,
+  async ({ page }) => {
+    await page.goto('/light/day/loft');
+    await expect.poll(() => page.workers().length).toBeGreaterThan(0);
+    const [first] = page.workers();
+    // It ends itself without a word, as a browser short of memory ends it.
+    void first!.evaluate(() => self.close()).catch(() => undefined);
+    await expect.poll(() => page.workers().includes(first!)).toBe(false);
+    await expect(page.getByText('Its patch on the floor')).toBeVisible();
+  },
+);
 
-test('another home opened in the middle of an answer is never shown the first one’s', async ({ page }) => {
+test('another home opened in the middle of an answer is never shown the first one’s', ON_PHONE, async ({ page }) => {
   await page.goto('/settings');
   await page.getByRole('radio', { name: 'Shop back room' }).click();
   await page.getByRole('radio', { name: 'The sail loft' }).click();
@@ -70,14 +78,15 @@ test('another home opened in the middle of an answer is never shown the first on
   for (const name of named) expect(words).not.toContain(name);
 });
 
-test('a server that was killed and started again is followed, and what was typed is saved', async ({
-  page,
-  dulvan,
-}) => {
-  expectsRefusal();
-  await openForm(page, '/place/rooms/galley');
-  await page.getByLabel('Name', { exact: true }).fill('After the crash');
-  await dulvan.killAndStart();
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Changed the room After the crash').first()).toBeVisible();
-});
+test(
+  'a server that was killed and started again is followed, and what was typed is saved',
+  ON_PHONE,
+  async ({ page, dulvan }) => {
+    expectsRefusal();
+    await openForm(page, '/place/rooms/galley');
+    await page.getByLabel('Name', { exact: true }).fill('After the crash');
+    await dulvan.killAndStart();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('Changed the room After the crash').first()).toBeVisible();
+  },
+);
