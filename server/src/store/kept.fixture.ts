@@ -1,8 +1,8 @@
-/** A store in a folder of its own, with the demo in it. */
+/** A store in a folder of its own. */
 import { knowledge } from '@dulvan/catalogue';
 import type { Saved } from '@dulvan/contract';
 import type { Change } from '@dulvan/core';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { demoParts } from '../demo/bundle';
@@ -27,13 +27,33 @@ export interface Kept {
 let keys = 0;
 export const newKey = () => `request-${(keys += 1)}`;
 
-export async function keptStore(parts = demoParts()): Promise<Kept> {
-  const folder = mkdtempSync(path.join(tmpdir(), 'dulvan-store-'));
+const OPTIONS = { knowledge, now: () => NOW };
+const newFolder = () => mkdtempSync(path.join(tmpdir(), 'dulvan-store-'));
+
+let template: string | null = null;
+afterAll(() => {
+  if (template) rmSync(template, { recursive: true, force: true });
+});
+
+/** A file with the demo in it, made once for all tests of a module; each starts from a copy. */
+async function demoFile(): Promise<string> {
+  if (!template) {
+    const folder = newFolder();
+    const open = await openStore(path.join(folder, 'home.sqlite'));
+    await new Store(open, OPTIONS).import(demoParts());
+    open.close();
+    template = folder;
+  }
+  return path.join(template, 'home.sqlite');
+}
+
+/** A store with the demo in it, or with nothing. */
+export async function keptStore(startWith: 'demo' | 'nothing' = 'demo'): Promise<Kept> {
+  const folder = newFolder();
   const file = path.join(folder, 'home.sqlite');
-  const options = { knowledge, now: () => NOW };
+  if (startWith === 'demo') copyFileSync(await demoFile(), file);
   let open = await openStore(file);
-  let store = new Store(open, options);
-  await store.import(parts);
+  let store = new Store(open, OPTIONS);
   return {
     folder,
     file,
@@ -43,7 +63,7 @@ export async function keptStore(parts = demoParts()): Promise<Kept> {
     async restarted() {
       open.close();
       open = await openStore(file);
-      store = new Store(open, options);
+      store = new Store(open, OPTIONS);
       return store;
     },
     save: (changes, summary = 'Changed', homeId = HOME) => {

@@ -35,7 +35,7 @@ async function filled(): Promise<void> {
 it('another Dulvan has the same after an import, and nothing twice after a second one', async () => {
   await filled();
   const bytes = await buffer(kept.store.export());
-  const other = await keptStore([]);
+  const other = await keptStore('nothing');
   await imported(other.store, bytes);
   expect(told(await other.restarted())).toEqual(told(kept.store));
   const before = other.store.home(HOME).revision;
@@ -68,7 +68,7 @@ it('an export is of one moment, whatever is written while it goes out', async ()
     if (write < 20) await kept.save([patch('plants', 'p-moth', { name: `Written ${(write += 1)}` })]);
   }
   expect(write).toBeGreaterThan(0);
-  const other = await keptStore([]);
+  const other = await keptStore('nothing');
   await imported(other.store, Buffer.concat(pieces));
   expect(told(other.store)).toEqual(before);
   other.remove();
@@ -98,7 +98,7 @@ it('a forged entry of an imported journal cannot be taken back into what was nev
     changes: [{ list: 'plants', id: plant!.id, before: { potCm: -5e9 }, after: { potCm: plant!.potCm } }],
   };
   const home = { facts: sailLoft, journal: [[forged]], records: [], series: [], files: [] };
-  const other = await keptStore([]);
+  const other = await keptStore('nothing');
   await imported(other.store, await buffer(writeBundle(new Date(NOW).toISOString(), [home])));
   const { status } = await refusal(() => other.store.undo(HOME, ['forged'], newKey()));
   expect(status).toBe(422);
@@ -121,7 +121,7 @@ it('imports, on both sides, a change that was taken back twice', async () => {
   const first = await kept.save([patch('plants', 'p-moth', { name: 'Renamed' })]);
   const undone = await kept.store.undo(HOME, [first.entry!.id], newKey());
   await kept.store.undo(HOME, [undone.entry!.id], newKey());
-  const other = await keptStore([]);
+  const other = await keptStore('nothing');
   await imported(other.store, await buffer(kept.store.export()));
   for (const { store } of [kept, other]) {
     const entries = store.journal(HOME, { limit: 9 });
