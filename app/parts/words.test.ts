@@ -30,6 +30,7 @@ const dim: FactorFit = {
   wantsFrom: 5,
   wantsTo: 9,
   distance: -2.866,
+  hoursBeyond: null,
   depends: 'no',
 };
 const trouble: Trouble = {
@@ -51,6 +52,8 @@ describe('verdicts in plain words', () => {
   });
 
   it('say when they depend on the year', () => {
+    const cold = { ...dim, factor: 'warmth', aspect: 'cold-night', gets: 8, hoursBeyond: 4.7, wantsFrom: 10 } as const;
+    expect(troubleSentence({ ...trouble, worst: cold }, METRIC)).toContain('gets 8 °C for about 5 h in');
     expect(troubleSentence({ ...trouble, worst: { ...dim, depends: 'on-the-year' } }, METRIC)).toContain(
       'depends on the year’s cloud',
     );

@@ -149,6 +149,12 @@ export function valueOf(aspect: Aspect, value: number, units: Units): string {
   }
 }
 
+/** What a spot gives of a factor: "8 °C for about 5 h". */
+export function getsWords({ aspect, gets, hoursBeyond }: FactorFit, units: Units): string {
+  const lasts = hoursBeyond ? ` for about ${Math.round(hoursBeyond)} h` : '';
+  return `${valueOf(aspect, gets, units)}${lasts}`;
+}
+
 /** The wanted band in words: "5 to 9 mol", "up to 300", "at least 12 h". */
 export function bandOf(
   { aspect, wantsFrom, wantsTo }: Pick<FactorFit, 'aspect' | 'wantsFrom' | 'wantsTo'>,
@@ -203,13 +209,13 @@ const TOLERATED: ReadonlySet<Aspect> = new Set(['peak', 'cold-night', 'hot-day',
 /** "Too dim from November to January: gets 2.1, wants 5.0 to 9.0 mol a day". */
 export function troubleSentence(trouble: Trouble, units: Units): string {
   const { worst } = trouble;
-  const gets = valueOf(worst.aspect, worst.gets, units);
   const band = bandOf(worst, units);
   const perDay = worst.aspect === 'dli' ? ' a day' : '';
   const wants = TOLERATED.has(worst.aspect) ? `tolerates ${band}` : `wants ${band}`;
   const depends = worst.depends === 'on-the-year' ? ' (depends on the year’s cloud)' : '';
   const at = trouble.months.length > 1 ? ` in ${monthName(trouble.worstMonth)}` : '';
-  return `${troubleName(worst)} ${monthsInWords(trouble.months)}: gets ${gets}${at}, ${wants}${perDay}${depends}`;
+  const found = `gets ${getsWords(worst, units)}${at}`;
+  return `${troubleName(worst)} ${monthsInWords(trouble.months)}: ${found}, ${wants}${perDay}${depends}`;
 }
 
 /** A taxon's first common name, as a title. */

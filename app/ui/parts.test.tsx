@@ -27,6 +27,7 @@ const reading = (factor: Factor, direction: Direction, severity: Severity) =>
     wantsFrom: 0,
     wantsTo: 0,
     distance: 0,
+    hoursBeyond: null,
     depends: 'no',
   }) as const;
 

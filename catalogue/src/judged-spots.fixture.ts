@@ -14,6 +14,9 @@ const AIR = [
   [13, 20.5, 17, 43, 48],
 ] as const;
 
+/** A day that goes evenly up and down: half of it is within half its swing of either end. */
+const spellOf = (swing: number) => [0, 1 / 12, 1 / 4, 1 / 2, 1].map((share) => share * swing);
+
 function airIn(month: number): Condition['air'] {
   const next = AIR.findIndex(([at]) => at > month);
   const [before, after] = [AIR[next - 1]!, AIR[next]!];
@@ -31,6 +34,8 @@ function airIn(month: number): Condition['air'] {
     highC: dayC,
     coldNightC: nightC - 2,
     hotDayC: dayC + 3,
+    coldSpell: spellOf(dayC - nightC),
+    hotSpell: spellOf(dayC - nightC),
     movement: 'gentle',
     spread: { celsius: 1, rhBelow: 5, rhAbove: 5 },
     steps: [],

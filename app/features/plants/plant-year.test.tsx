@@ -19,6 +19,7 @@ const month = (number: number, limiting: Factor | null, direction: Direction = '
           direction,
           severity: 'short',
           gets: 1,
+          hoursBeyond: null,
           wantsFrom: 2,
           wantsTo: 4,
           distance: 1,

@@ -16,7 +16,7 @@ import {
   type YearFit,
 } from '@dulvan/core';
 import { verdictSentence, whenInWords } from '../../parts/verdict-words';
-import { FACTOR_WORD, bandOf, brightness, degrees, fitShare, mol, valueOf } from '../../parts/words';
+import { FACTOR_WORD, bandOf, brightness, degrees, fitShare, getsWords, mol, valueOf } from '../../parts/words';
 import type { Units } from '../../state/settings';
 import { monthName } from '../../ui/months';
 import type { Explanation } from './explanation';
@@ -93,7 +93,7 @@ const factorParts = (asked: Asked): Pair[] =>
   asked.fit.months[asked.month - 1]!.factors.map((reading) => [
     said(
       `${FACTOR_WORD[reading.factor]} in ${monthName(asked.month)}:`,
-      `gets ${valueOf(reading.aspect, reading.gets, asked.units)},`,
+      `gets ${getsWords(reading, asked.units)},`,
       endsOf(asked, reading),
     ),
     fitShare(reading.score),
@@ -120,7 +120,7 @@ function endsOf({ answer, month, units, here }: Asked, { aspect, wantsFrom, want
       return `all at ${band}, half at ${degrees(warmth.lowest, units)} and at ${degrees(warmth.highest, units)}`;
     case 'cold-night':
     case 'hot-day':
-      return `all ${band}, less by each degree beyond`;
+      return `all ${band}, less by each degree beyond, the more the longer it lasts`;
     case 'swing':
       return `all ${band}, 90 % at 4 K and 75 % at 8 K more`;
     case 'night-drop':

@@ -11,6 +11,7 @@ export * from './transpiration';
 export * from './day-night';
 export * from './humidifier-size';
 export * from './schedules';
+export * from './spell';
 export * from './outdoor-year';
 export * from './enclosed-air';
 export { INNER_FILM, openShare } from './zone-rates';

@@ -1,5 +1,6 @@
 /** The air of a room in each month: what the grower stated, and between stated months what follows from them. */
 import type { AirMovement, AirStatement, AirThingKind } from '../facts';
+import type { SpellShape } from './spell';
 
 export interface AirMonth {
   readonly month: number;
@@ -39,6 +40,9 @@ export interface SpotAirMonth extends AirMonth {
   readonly highC: number;
   readonly coldNightC: number;
   readonly hotDayC: number;
+  /** How long that night and that day stay near their extremes. */
+  readonly coldSpell: SpellShape;
+  readonly hotSpell: SpellShape;
   readonly movement: AirMovement;
   readonly spread: AirSpread;
   /** What parts it from its room, the most first. */

@@ -1,6 +1,9 @@
 /** Months of a made-up spot in which the shade plant of the small home has all it wants. */
 import type { Condition } from './condition';
 
+/** A day that goes up and down by 6 K, and is within a degree of its end for six hours. */
+const USUAL_SPELL = [0, 0.4, 1, 3, 6];
+
 /** A month as it is there, but for what is given. */
 export function conditionWith(given: Partial<Condition> = {}, month = 6): Condition {
   return {
@@ -29,6 +32,8 @@ export function conditionWith(given: Partial<Condition> = {}, month = 6): Condit
       highC: 23,
       coldNightC: 16,
       hotDayC: 25,
+      coldSpell: USUAL_SPELL,
+      hotSpell: USUAL_SPELL,
       movement: 'gentle',
       spread: { celsius: 1, rhBelow: 5, rhAbove: 5 },
       steps: [],

@@ -41,13 +41,15 @@ export interface FactorFit {
   readonly wantsTo: number;
   /** Signed distance from the wanted band, in the factor's unit. */
   readonly distance: number;
+  /** Hours of the day meant in which the plant's limit is passed; null where no limit is. */
+  readonly hoursBeyond: number | null;
   /** Whether a poor and a good year would be judged differently. */
   readonly depends: 'on-the-year' | 'no';
 }
 
 /** What is found of one factor, before what follows from it. */
-type Found = Omit<FactorFit, 'distance' | 'direction' | 'depends' | 'severity'> &
-  Partial<Pick<FactorFit, 'depends' | 'severity'>>;
+type Found = Omit<FactorFit, 'distance' | 'direction' | 'depends' | 'severity' | 'hoursBeyond'> &
+  Partial<Pick<FactorFit, 'depends' | 'severity' | 'hoursBeyond'>>;
 
 /** Under this, what a factor leaves is worth a word. */
 export const WORTH_A_WORD = 0.8;
@@ -56,12 +58,12 @@ export const IN_DANGER = 0.5;
 
 /** Completes what is found with what follows from it. */
 export function factorFit(found: Found): FactorFit {
-  const { factor, aspect, score, gets, wantsFrom, wantsTo, depends = 'no' } = found;
+  const { factor, aspect, score, gets, wantsFrom, wantsTo, hoursBeyond = null, depends = 'no' } = found;
   const distance = distanceFromBand(gets, wantsFrom, wantsTo);
   const direction = distance < 0 ? 'too-little' : distance > 0 ? 'too-much' : 'right';
   const severity = found.severity ?? (direction === 'right' || score >= WORTH_A_WORD ? 'fine' : 'short');
   // Field by field: thousands are made for each answer, and copying an object whole takes several times as long.
-  return { factor, aspect, score, severity, gets, wantsFrom, wantsTo, distance, direction, depends };
+  return { factor, aspect, score, severity, gets, wantsFrom, wantsTo, distance, direction, hoursBeyond, depends };
 }
 
 /** Of a factor that can harm at once: in danger where little is left. */

@@ -93,6 +93,20 @@ describe('the fit of a month', () => {
     expect(still(90)).toBeCloseTo(0.65, 9);
   });
 
+  it('is harmed by cold and heat the more the longer they last, and tells the hours', () => {
+    const { air: usual } = conditionWith();
+    const lasting = (spell: readonly number[]) => ({ air: { ...usual, coldSpell: spell, hotSpell: spell } });
+    const brief = lasting([0, 2, 4, 6, 8]);
+    const long = lasting([0, 0, 0, 0.5, 1]);
+    for (const extreme of [{ coldNightC: 9 }, { hotDayC: june().warmth.highest + 3 }]) {
+      const [short, whole] = [factor({ ...extreme, ...brief }, 'warmth'), factor({ ...extreme, ...long }, 'warmth')];
+      expect(short.score).toBeGreaterThan(whole.score + 0.1);
+      expect(short.hoursBeyond!).toBeLessThan(5);
+      expect(whole.hoursBeyond!).toBeGreaterThan(12);
+    }
+    expect(factor({ coldNightC: 11 }, 'warmth').hoursBeyond).toBeNull();
+  });
+
   it('has no day too long below 18 hours for a plant that minds no night', () => {
     expect(factor({ dayH: 18 }, 'day-length').direction).toBe('right');
     expect(factor({ dayH: 22 }, 'day-length')).toMatchObject({ direction: 'too-much' });

@@ -1,4 +1,5 @@
 /** A month's warmth: what its usual days and nights leave of growth, and what its coldest night and hottest afternoon do. */
+import { hoursWithin } from '../air';
 import type { Target } from '../plant';
 import type { Condition } from './condition';
 import { factorFit, harmFit, worse, type FactorFit } from './factor-fit';
@@ -54,6 +55,28 @@ export const warmthGrowth = (target: Target, c: Pick<Condition, 'air'>): number 
     dropScore(target, c),
   );
 
+/** Hours of the coldest night, and of the hottest day, in which it is beyond what the plant survives. */
+const hoursBelow = ({ warmth }: Target, { air, coldNightC }: Extremes): number =>
+  hoursWithin(air.coldSpell, warmth.lowest - coldNightC);
+const hoursAbove = ({ warmth }: Target, { air, hotDayC }: Extremes): number =>
+  hoursWithin(air.hotSpell, hotDayC - warmth.highest);
+
+type Extremes = Pick<Condition, 'air' | 'coldNightC' | 'hotDayC'>;
+
+/**
+ * Harm is a matter of dose: a degree for an hour chills or scorches less than a degree for the whole night. By hours,
+ * how much each degree beyond counts; a usual night or afternoon beyond a limit, of about six hours, counts as it is.
+ * Judgement.
+ */
+const COUNTS: Line = [
+  [1, 0.6],
+  [3, 0.8],
+  [6, 1],
+  [12, 1.2],
+  [24, 1.4],
+];
+const dose = (kelvin: number, hours: number): number => kelvin * along(COUNTS, hours);
+
 /** What a night so many degrees below what it survives leaves: hardiness is given in whole degrees, and a night is short. */
 const FROZEN: Line = [
   [0, 1],
@@ -69,11 +92,11 @@ const SCORCHED: Line = [
   [12, 0.12],
 ];
 
-export const coldScore = ({ warmth }: Target, { coldNightC }: Pick<Condition, 'coldNightC'>): number =>
-  along(FROZEN, warmth.lowest - coldNightC);
+export const coldScore = (target: Target, c: Extremes): number =>
+  along(FROZEN, dose(target.warmth.lowest - c.coldNightC, hoursBelow(target, c)));
 /** What sleeps without leaves minds no heat. */
-export const heatScore = ({ warmth, isDormant }: Target, { hotDayC }: Pick<Condition, 'hotDayC'>): number =>
-  isDormant ? 1 : along(SCORCHED, hotDayC - warmth.highest);
+export const heatScore = (target: Target, c: Extremes): number =>
+  target.isDormant ? 1 : along(SCORCHED, dose(c.hotDayC - target.warmth.highest, hoursAbove(target, c)));
 
 const swingFit = (target: Target, c: Condition): FactorFit =>
   factorFit({
@@ -107,10 +130,12 @@ export function warmthFit(target: Target, c: Condition): FactorFit {
   );
   const least = target.isDormant ? means : worse(worse(means, swingFit(target, c)), dropFit(target, c));
   if (coldNightC >= warmth.lowest && heatScore(target, c) === 1) return least;
-  const extreme = (aspect: 'cold-night' | 'hot-day', score: number, gets: number) =>
-    harmFit({ factor: 'warmth', aspect, score, gets, wantsFrom: warmth.lowest, wantsTo: warmth.highest });
-  return worse(
-    least,
-    worse(extreme('cold-night', coldScore(target, c), coldNightC), extreme('hot-day', heatScore(target, c), hotDayC)),
-  );
+  const extreme = (
+    aspect: 'cold-night' | 'hot-day',
+    { score, gets, hoursBeyond }: { readonly score: number; readonly gets: number; readonly hoursBeyond: number },
+  ) =>
+    harmFit({ factor: 'warmth', aspect, score, gets, hoursBeyond, wantsFrom: warmth.lowest, wantsTo: warmth.highest });
+  const cold = { score: coldScore(target, c), gets: coldNightC, hoursBeyond: hoursBelow(target, c) };
+  const hot = { score: heatScore(target, c), gets: hotDayC, hoursBeyond: hoursAbove(target, c) };
+  return worse(least, worse(extreme('cold-night', cold), extreme('hot-day', hot)));
 }

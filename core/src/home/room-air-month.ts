@@ -1,5 +1,5 @@
 /** What is told of a room's air in one month, and how well it is known. */
-import { INNER_FILM, relativeHumidity, saturationRatio, type AirMonth, type AirSpread, type AirZone } from '../air';
+import { INNER_FILM, relativeHumidity, saturationRatio, type AirMonth, type AirSpread, type AirZone, type SpellShape } from '../air';
 import type { Heating, Room, RoomClimate } from '../facts';
 
 /** Water of a typical day, g; what leaves the room below 0. */
@@ -26,6 +26,8 @@ export interface RoomAirMonth extends AirMonth {
   readonly highC: number;
   readonly coldNightC: number;
   readonly hotDayC: number;
+  readonly coldSpell: SpellShape;
+  readonly hotSpell: SpellShape;
   /** Outdoors in that night and that day. */
   readonly coldNightOutdoorC: number;
   /** Part of the hours in which the heating runs at full. */

@@ -139,6 +139,8 @@ function spotMonth(inputs: SpotAirInputs, room: RoomAirMonth): SpotAirMonth {
     highC: highC + dayK,
     coldNightC: coldNightC + coldK,
     hotDayC: hotDayC + hotK,
+    coldSpell: room.coldSpell,
+    hotSpell: room.hotSpell,
     movement: movementAt(inputs, room.month),
     spread: room.spread,
     steps,

@@ -1,5 +1,5 @@
 /** A room's year of air as the grower's own figures correct it, or make it where nothing else is known. */
-import { airYear, dayShare, possibleRh, statedLine, type AirSpread } from '../air';
+import { airYear, dayShare, possibleRh, spellShape, statedLine, type AirMonth, type AirSpread } from '../air';
 import type { AirStatement, HomeFacts } from '../facts';
 import { KNOWN_TO, type RoomAirMonth, type WaterDay } from './room-air-month';
 
@@ -75,17 +75,22 @@ export function correctedYear(
   });
 }
 
+const statedDay = ({ dayC, nightC }: Pick<AirMonth, 'dayC' | 'nightC'>): number[] =>
+  Array.from({ length: HOURS }, (_, hour) => nightC + (dayC - nightC) * dayShare(hour));
+
 /** What is known of a room's air where the outdoors is not: what was stated, or what is assumed of a heated room. */
 export function statedYear(statements: HomeFacts['air']): readonly RoomAirMonth[] {
   return airYear(statements).map((month) => ({
     ...month,
-    celsius: Array.from({ length: HOURS }, (_, hour) => month.nightC + (month.dayC - month.nightC) * dayShare(hour)),
+    celsius: statedDay(month),
     rh: Array.from({ length: HOURS }, (_, hour) => month.nightRh + (month.dayRh - month.nightRh) * dayShare(hour)),
     outdoorC: [],
     lowC: month.nightC,
     highC: month.dayC,
     coldNightC: month.nightC - COLD_SPELL_INDOORS_K,
     hotDayC: month.dayC + HOT_SPELL_INDOORS_K,
+    coldSpell: spellShape(statedDay(month), 'coldest'),
+    hotSpell: spellShape(statedDay(month), 'hottest'),
     coldNightOutdoorC: month.nightC - COLD_SPELL_INDOORS_K,
     heatingShare: 0,
     heatingKWh: 0,
