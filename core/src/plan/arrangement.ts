@@ -1,0 +1,205 @@
+/**
+ * A plan that is being changed: what each change brings is known at once, a broken rule is seen at once, and changes
+ * made together are taken back together. Whole years of plans are tried on it by `search`.
+ */
+import { lightStates, stateUnder, type Plan, type PlanProblem } from './problem';
+import { valueOfPlan } from './value';
+
+/** What a change was, to take it back. */
+interface Entry {
+  readonly kind: 'place' | 'set';
+  readonly season: number;
+  /** The plant or the circuit, and the spot or the setting it had. */
+  readonly what: number;
+  readonly before: number;
+}
+
+const NOWHERE = -1;
+
+export class Arrangement {
+  readonly seasons: number;
+  /** By season and plant: its spot. By season and circuit: its setting. */
+  readonly at: Int32Array;
+  readonly set: Int32Array;
+  objective = 0;
+  private readonly plants: number;
+  private readonly spots: number;
+  private readonly stands: number;
+  private readonly states: number;
+  private readonly firstState: Int32Array;
+  private readonly stateAt: Int32Array;
+  private readonly standOf: Int32Array;
+  /** Room left, by season and spot, and bearing left by season and spot and by season and stand. */
+  private readonly widthLeft: Int32Array;
+  private readonly loadLeft: Int32Array;
+  private readonly standLeft: Int32Array;
+  private readonly standCount: Int32Array;
+  private readonly here: number[][];
+  private readonly litBy: number[][];
+  /** Places that hold more than they may. */
+  private over = 0;
+  private journal: Entry[] = [];
+  private gain = 0;
+  private readonly groups: readonly (readonly number[])[];
+  private readonly quarantined: readonly number[];
+
+  constructor(
+    private readonly problem: PlanProblem,
+    start: Plan,
+  ) {
+    const { seasons, plants, spots, stands, circuits, wishes } = problem;
+    const states = lightStates(problem);
+    [this.seasons, this.plants, this.spots, this.stands] = [seasons.length, plants.length, spots.length, stands.length];
+    this.states = states.all;
+    this.firstState = Int32Array.from(states.first);
+    this.standOf = Int32Array.from(spots, ({ stand }) => stand);
+    this.at = new Int32Array(this.seasons * this.plants).fill(NOWHERE);
+    this.set = Int32Array.from(start.settings.flat());
+    this.stateAt = Int32Array.from(
+      start.settings.flatMap((set) => spots.map((spot) => stateUnder(circuits, spot.circuits, set))),
+    );
+    const bySeason = (of: readonly number[]) => Int32Array.from(seasons.flatMap(() => of));
+    this.widthLeft = bySeason(spots.map(({ widthCm }) => widthCm));
+    this.loadLeft = bySeason(spots.map(({ loadG }) => loadG));
+    this.standLeft = bySeason(stands.map(({ loadG }) => loadG));
+    this.standCount = new Int32Array(this.seasons * this.stands);
+    this.here = Array.from({ length: this.seasons * this.spots }, () => []);
+    this.litBy = circuits.map((_, c) => spots.flatMap((spot, s) => (spot.circuits.includes(c) ? [s] : [])));
+    this.groups = wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
+    this.quarantined = wishes.flatMap((wish) => (wish.kind === 'quarantine' ? [wish.plant] : []));
+    start.spots.forEach((at, season) => at.forEach((spot, plant) => this.fill(season, plant, spot)));
+    this.objective = valueOfPlan(problem, start).objective;
+  }
+
+  spotOf = (season: number, plant: number): number => this.at[season * this.plants + plant]!;
+  settingOf = (season: number, circuit: number): number => this.set[season * this.problem.circuits.length + circuit]!;
+  occupants = (season: number, spot: number): readonly number[] => this.here[season * this.spots + spot]!;
+  stand = (spot: number): number => this.standOf[spot]!;
+  /** Whether a spot, or its stand, holds more than it may. */
+  isOver = (season: number, spot: number): boolean =>
+    this.widthLeft[season * this.spots + spot]! < 0 ||
+    this.loadLeft[season * this.spots + spot]! < 0 ||
+    this.standLeft[season * this.stands + this.standOf[spot]!]! < 0;
+
+  /** What a plant is worth on a spot as it is lit now. */
+  worth(season: number, plant: number, spot: number): number {
+    const state = this.stateAt[season * this.spots + spot]!;
+    return this.problem.worth[(season * this.plants + plant) * this.states + this.firstState[spot]! + state]!;
+  }
+
+  /** Puts a plant on a spot; the rules are looked at when the change is ended. */
+  place(season: number, plant: number, spot: number): void {
+    const before = this.spotOf(season, plant);
+    if (before === spot) return;
+    this.journal.push({ kind: 'place', season, what: plant, before });
+    this.gain += this.moveGain(season, plant, spot);
+    this.gain += this.worth(season, plant, spot) - this.worth(season, plant, before);
+    this.leave(season, plant, before);
+    this.fill(season, plant, spot);
+  }
+
+  /** Gives a circuit a setting. */
+  setTo(season: number, circuit: number, setting: number): void {
+    const before = this.settingOf(season, circuit);
+    if (before === setting) return;
+    this.journal.push({ kind: 'set', season, what: circuit, before });
+    this.gain += this.setGain(season, circuit, setting);
+  }
+
+  /** What the changes since the last end bring, if no rule is broken; null if one is. */
+  gained(): number | null {
+    return this.over > 0 || !this.keepsWishes() ? null : this.gain;
+  }
+
+  /** Ends the changes since the last end: keeps them, or takes them back. */
+  end(how: 'keep' | 'take-back'): void {
+    if (how === 'keep') this.objective += this.gain;
+    else
+      for (let i = this.journal.length - 1; i >= 0; i--) {
+        const { kind, season, what, before } = this.journal[i]!;
+        if (kind === 'set') this.setGain(season, what, before);
+        else {
+          this.leave(season, what, this.spotOf(season, what));
+          this.fill(season, what, before);
+        }
+      }
+    this.journal = [];
+    this.gain = 0;
+  }
+
+  plan(): Plan {
+    const rows = (values: Int32Array, length: number) =>
+      this.problem.seasons.map((_, season) => Array.from(values.subarray(season * length, (season + 1) * length)));
+    return { spots: rows(this.at, this.plants), settings: rows(this.set, this.problem.circuits.length) };
+  }
+
+  private moveGain(season: number, plant: number, to: number): number {
+    const { moveCost, now } = this.problem.plants[plant]!;
+    const from = this.spotOf(season, plant);
+    const before = season === 0 ? (now ?? NOWHERE) : this.spotOf(season - 1, plant);
+    const after = season === this.seasons - 1 ? NOWHERE : this.spotOf(season + 1, plant);
+    const moves = (spot: number) =>
+      Number(before !== NOWHERE && before !== spot) + Number(after !== NOWHERE && after !== spot);
+    return moveCost * (moves(from) - moves(to));
+  }
+
+  private setGain(season: number, circuit: number, setting: number): number {
+    const { circuits, spots, seasons } = this.problem;
+    const at = season * circuits.length + circuit;
+    const { costs } = circuits[circuit]!;
+    let gain = seasons[season]! * (costs[this.set[at]!]! - costs[setting]!);
+    this.set[at] = setting;
+    const settings = this.set.subarray(season * circuits.length, (season + 1) * circuits.length);
+    for (const spot of this.litBy[circuit]!) {
+      const plants = this.occupants(season, spot);
+      for (const plant of plants) gain -= this.worth(season, plant, spot);
+      let state = 0;
+      for (const lit of spots[spot]!.circuits) state = state * circuits[lit]!.costs.length + settings[lit]!;
+      this.stateAt[season * this.spots + spot] = state;
+      for (const plant of plants) gain += this.worth(season, plant, spot);
+    }
+    return gain;
+  }
+
+  private fill(season: number, plant: number, spot: number): void {
+    this.at[season * this.plants + plant] = spot;
+    this.here[season * this.spots + spot]!.push(plant);
+    this.take(season, plant, spot, 1);
+  }
+
+  private leave(season: number, plant: number, spot: number): void {
+    const here = this.here[season * this.spots + spot]!;
+    here[here.indexOf(plant)] = here[here.length - 1]!;
+    here.pop();
+    this.take(season, plant, spot, -1);
+  }
+
+  private take(season: number, plant: number, spot: number, sign: 1 | -1): void {
+    const { widthCm, loadG } = this.problem.plants[plant]!;
+    this.use(this.widthLeft, season * this.spots + spot, sign * widthCm);
+    this.use(this.loadLeft, season * this.spots + spot, sign * loadG);
+    const stand = season * this.stands + this.standOf[spot]!;
+    this.use(this.standLeft, stand, sign * loadG);
+    this.standCount[stand]! += sign;
+  }
+
+  private use(left: Int32Array, at: number, amount: number): void {
+    const before = left[at]!;
+    const after = before - amount;
+    left[at] = after;
+    if (before < 0 !== after < 0) this.over += after < 0 ? 1 : -1;
+  }
+
+  private keepsWishes(): boolean {
+    const isOn = (season: number, plant: number) => this.standOf[this.spotOf(season, plant)]!;
+    for (let season = 0; season < this.seasons; season++) {
+      for (const group of this.groups) {
+        const stand = isOn(season, group[0]!);
+        for (const plant of group) if (isOn(season, plant) !== stand) return false;
+      }
+      for (const plant of this.quarantined)
+        if (this.standCount[season * this.stands + isOn(season, plant)]! > 1) return false;
+    }
+    return true;
+  }
+}
