@@ -5,15 +5,6 @@
 import { lightStates, stateUnder, type Plan, type PlanProblem } from './problem';
 import { valueOfPlan } from './value';
 
-/** What a change was, to take it back. */
-interface Entry {
-  readonly kind: 'place' | 'set';
-  readonly season: number;
-  /** The plant or the circuit, and the spot or the setting it had. */
-  readonly what: number;
-  readonly before: number;
-}
-
 const NOWHERE = -1;
 
 export class Arrangement {
@@ -38,9 +29,14 @@ export class Arrangement {
   private readonly litBy: number[][];
   /** Places that hold more than they may. */
   private over = 0;
-  private journal: Entry[] = [];
+  /** Changes since the last end, to take them back: season, plant, the spot it had. */
+  private readonly placed: number[] = [];
+  /** Season, circuit, the setting it had. */
+  private readonly turned: number[] = [];
   private gain = 0;
+  private mayBreakWish = false;
   private readonly groups: readonly (readonly number[])[];
+  private readonly isGrouped: Uint8Array;
   private readonly quarantined: readonly number[];
 
   constructor(
@@ -66,6 +62,7 @@ export class Arrangement {
     this.here = Array.from({ length: this.seasons * this.spots }, () => []);
     this.litBy = circuits.map((_, c) => spots.flatMap((spot, s) => (spot.circuits.includes(c) ? [s] : [])));
     this.groups = wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
+    this.isGrouped = Uint8Array.from(plants, (_, plant) => Number(this.groups.some((group) => group.includes(plant))));
     this.quarantined = wishes.flatMap((wish) => (wish.kind === 'quarantine' ? [wish.plant] : []));
     start.spots.forEach((at, season) => at.forEach((spot, plant) => this.fill(season, plant, spot)));
     this.objective = valueOfPlan(problem, start).objective;
@@ -91,40 +88,36 @@ export class Arrangement {
   place(season: number, plant: number, spot: number): void {
     const before = this.spotOf(season, plant);
     if (before === spot) return;
-    this.journal.push({ kind: 'place', season, what: plant, before });
+    this.placed.push(season, plant, before);
     this.gain += this.moveGain(season, plant, spot);
     this.gain += this.worth(season, plant, spot) - this.worth(season, plant, before);
     this.leave(season, plant, before);
     this.fill(season, plant, spot);
+    if (this.quarantined.length > 0 || (this.isGrouped[plant] && this.standOf[before] !== this.standOf[spot]))
+      this.mayBreakWish = true;
   }
 
   /** Gives a circuit a setting. */
   setTo(season: number, circuit: number, setting: number): void {
     const before = this.settingOf(season, circuit);
     if (before === setting) return;
-    this.journal.push({ kind: 'set', season, what: circuit, before });
+    this.turned.push(season, circuit, before);
     this.gain += this.setGain(season, circuit, setting);
   }
 
-  /** What the changes since the last end bring, if no rule is broken; null if one is. */
-  gained(): number | null {
-    return this.over > 0 || !this.keepsWishes() ? null : this.gain;
+  /** Whether the changes since the last end break no rule and bring at least so much. */
+  brings(least: number): boolean {
+    return this.gain >= least && this.over === 0 && (!this.mayBreakWish || this.keepsWishes());
   }
 
   /** Ends the changes since the last end: keeps them, or takes them back. */
   end(how: 'keep' | 'take-back'): void {
     if (how === 'keep') this.objective += this.gain;
-    else
-      for (let i = this.journal.length - 1; i >= 0; i--) {
-        const { kind, season, what, before } = this.journal[i]!;
-        if (kind === 'set') this.setGain(season, what, before);
-        else {
-          this.leave(season, what, this.spotOf(season, what));
-          this.fill(season, what, before);
-        }
-      }
-    this.journal = [];
+    else this.takeBack();
+    this.placed.length = 0;
+    this.turned.length = 0;
     this.gain = 0;
+    this.mayBreakWish = false;
   }
 
   plan(): Plan {
@@ -133,14 +126,25 @@ export class Arrangement {
     return { spots: rows(this.at, this.plants), settings: rows(this.set, this.problem.circuits.length) };
   }
 
+  private takeBack(): void {
+    for (let i = this.turned.length - 3; i >= 0; i -= 3)
+      this.setGain(this.turned[i]!, this.turned[i + 1]!, this.turned[i + 2]!);
+    for (let i = this.placed.length - 3; i >= 0; i -= 3) {
+      const [season, plant] = [this.placed[i]!, this.placed[i + 1]!];
+      this.leave(season, plant, this.at[season * this.plants + plant]!);
+      this.fill(season, plant, this.placed[i + 2]!);
+    }
+  }
+
   private moveGain(season: number, plant: number, to: number): number {
     const { moveCost, now } = this.problem.plants[plant]!;
     const from = this.spotOf(season, plant);
     const before = season === 0 ? (now ?? NOWHERE) : this.spotOf(season - 1, plant);
     const after = season === this.seasons - 1 ? NOWHERE : this.spotOf(season + 1, plant);
-    const moves = (spot: number) =>
-      Number(before !== NOWHERE && before !== spot) + Number(after !== NOWHERE && after !== spot);
-    return moveCost * (moves(from) - moves(to));
+    let moves = 0;
+    if (before !== NOWHERE) moves += Number(before !== from) - Number(before !== to);
+    if (after !== NOWHERE) moves += Number(after !== from) - Number(after !== to);
+    return moveCost * moves;
   }
 
   private setGain(season: number, circuit: number, setting: number): number {

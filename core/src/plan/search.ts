@@ -41,9 +41,8 @@ export function bettered(given: SearchGiven): Plan {
     if (onProgress && i % ASKED_EVERY === 0 && onProgress(i / tries) === 'stop') break;
     const warmth = WARM * (COLD / WARM) ** (i / tries);
     proposing();
-    const gain = arrangement.gained();
-    const isTaken = gain !== null && (gain >= 0 || random() < Math.exp(gain / warmth));
-    arrangement.end(isTaken ? 'keep' : 'take-back');
+    // A loss of so many times the warmth is taken with the probability of its exponential.
+    arrangement.end(arrangement.brings(warmth * Math.log(random())) ? 'keep' : 'take-back');
     if (arrangement.objective <= best + 1e-9) continue;
     best = arrangement.objective;
     kept = arrangement.plan();
@@ -55,7 +54,7 @@ export function bettered(given: SearchGiven): Plan {
 function proposer({ problem, favourites, random }: SearchGiven, arrangement: Arrangement): () => void {
   const { plants, seasons, circuits, spots, stands, wishes } = problem;
   const possible = possibleSpots(problem);
-  const canStand = possible.map((list) => new Set(list));
+  const canStand = possible.map((list) => Uint8Array.from(spots, (_, spot) => Number(list.includes(spot))));
   const free = plants.flatMap((_, plant) => (possible[plant]!.length > 1 ? [plant] : []));
   const groups = wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
   const groupOf = new Map(groups.flatMap((group) => group.map((plant) => [plant, group] as const)));
@@ -70,10 +69,8 @@ function proposer({ problem, favourites, random }: SearchGiven, arrangement: Arr
   /** Whoever is too much on a spot goes to another, if it can stand there. */
   const giveWay = (season: number, spot: number, staying: readonly number[], to: number) => {
     if (!arrangement.isOver(season, spot)) return;
-    const others = arrangement.occupants(season, spot).filter((plant) => !staying.includes(plant));
-    if (others.length === 0) return;
-    const goes = oneOf(others);
-    if (canStand[goes]!.has(to)) arrangement.place(season, goes, to);
+    const goes = oneOf(arrangement.occupants(season, spot));
+    if (canStand[goes]![to] && !staying.includes(goes)) arrangement.place(season, goes, to);
   };
   const shift = () => {
     const plant = oneOf(free);

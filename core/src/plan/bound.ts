@@ -1,0 +1,309 @@
+/**
+ * What no plan can surpass, by prices. Plants and circuits are taken apart: each plant is offered a price for each spot
+ * and season, and takes its best way through the year by itself; each circuit, with the spots it lights, takes in the
+ * plants that bring it most above their price, by itself, under the setting that pays most. What both sides gain
+ * together is at least what any plan is worth, at any prices (Lagrangian relaxation); prices are moved until they
+ * nearly agree (Polyak's step along a direction that remembers the last ones, after Camerini, Fratta and Maffioli).
+ * Plants kept together go their way as one, from stand to stand; what a stand bears has a price as well.
+ */
+import { lightStates, possibleSpots, worthAt, type Plan, type PlanProblem } from './problem';
+import { packedGain, packedKeys, wanting } from './packing';
+import { chooseSettings, circuitBlocks, type CircuitBlock } from './circuit-blocks';
+
+export interface Prices {
+  /** By season and place of a plant (`Places`): what the plant gains by taking it. */
+  readonly place: Float64Array;
+  /** By season and stand: what the whole of what it bears costs. */
+  readonly bearing: Float64Array;
+}
+
+/** Each spot a plant can stand on is a place of its own. */
+export interface Places {
+  /** By plant: its first place; one more than the last of them at the end. */
+  readonly first: Int32Array;
+  readonly spot: Int32Array;
+  readonly plant: Int32Array;
+  /** By spot: its places. */
+  readonly ofSpot: readonly (readonly number[])[];
+}
+
+export function placesOf(problem: PlanProblem): Places {
+  const possible = possibleSpots(problem);
+  const first = new Int32Array(possible.length + 1);
+  possible.forEach((list, plant) => {
+    first[plant + 1] = first[plant]! + list.length;
+  });
+  const ofSpot: number[][] = problem.spots.map(() => []);
+  possible.forEach((list, plant) => list.forEach((spot, i) => ofSpot[spot]!.push(first[plant]! + i)));
+  return {
+    first,
+    spot: Int32Array.from(possible.flat()),
+    plant: Int32Array.from(possible.flatMap((list, plant) => list.map(() => plant))),
+    ofSpot,
+  };
+}
+
+/** What both sides would do at some prices, and what no plan surpasses. */
+export interface Response {
+  readonly bound: number;
+  /** By season and place: taken by its plant (1), or by its circuit (-1), both (0) or neither (0). */
+  readonly disagreement: Map<number, number>;
+  /** By season and stand: the share of what it bears that is left. */
+  readonly bearingLeft: Float64Array;
+  /** By season and circuit. */
+  readonly settings: Int32Array;
+}
+
+/** Answers prices; made once for a problem. */
+export type Responder = (prices: Prices) => Response;
+
+export function responder(problem: PlanProblem, places: Places): Responder {
+  const { seasons, stands, circuits, wishes } = problem;
+  const ways = waysOf(problem, places);
+  const blocks = blocksOf(problem, places);
+  const count = places.spot.length;
+  const standsOf = Int32Array.from(places.spot, (spot) => problem.spots[spot]!.stand);
+  const shares = Float64Array.from(
+    standsOf,
+    (stand, place) => problem.plants[places.plant[place]!]!.loadG / stands[stand]!.loadG,
+  );
+  const isGrouped = new Set(wishes.flatMap((wish) => (wish.kind === 'group' ? wish.plants : [])));
+  const groups = wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
+  const net = new Float64Array(seasons.length * count);
+  return ({ place: prices, bearing }) => {
+    for (let season = 0, i = 0; season < seasons.length; season++)
+      for (let place = 0; place < count; place++, i++)
+        net[i] = prices[i]! - bearing[season * stands.length + standsOf[place]!]! * shares[place]!;
+    const disagreement = new Map<number, number>();
+    const bearingLeft = new Float64Array(seasons.length * stands.length).fill(1);
+    const settings = new Int32Array(seasons.length * circuits.length);
+    let bound = bearing.reduce((sum, price) => sum + price, 0);
+    const took = (season: number, place: number) => {
+      disagreement.set(season * count + place, 1);
+      bearingLeft[season * stands.length + standsOf[place]!]! -= shares[place]!;
+    };
+    problem.plants.forEach((_, plant) => {
+      if (!isGrouped.has(plant)) bound += ways.plant(plant, net, took);
+    });
+    for (const group of groups) bound += ways.group(group, net, took);
+    seasons.forEach((_, season) => {
+      bound += blocks(season, prices, settings, (place) => {
+        const at = season * count + place;
+        disagreement.set(at, (disagreement.get(at) ?? 0) - 1);
+      });
+    });
+    return { bound, disagreement, bearingLeft, settings };
+  };
+}
+
+type Took = (season: number, place: number) => void;
+
+/** Ways of plants and of groups through the year. */
+function waysOf({ seasons, plants, spots, stands }: PlanProblem, { first, spot }: Places) {
+  const count = spot.length;
+  /** Best way over choices whose change costs the same between any two, by season. */
+  const bestWay = (
+    choices: number,
+    gainOf: (season: number, choice: number) => number,
+    changeCost: number,
+    startCost: (choice: number) => number,
+  ): { readonly value: number; readonly way: number[] } => {
+    let value = Float64Array.from({ length: choices }, (_, i) => gainOf(0, i) - startCost(i));
+    const from: Int32Array[] = [];
+    for (let season = 1; season < seasons.length; season++) {
+      let best = 0;
+      for (let i = 1; i < choices; i++) if (value[i]! > value[best]!) best = i;
+      const came = new Int32Array(choices);
+      const next = new Float64Array(choices);
+      for (let i = 0; i < choices; i++) {
+        const moves = value[best]! - changeCost > value[i]!;
+        came[i] = moves ? best : i;
+        next[i] = gainOf(season, i) + (moves ? value[best]! - changeCost : value[i]!);
+      }
+      from.push(came);
+      value = next;
+    }
+    let end = 0;
+    for (let i = 1; i < choices; i++) if (value[i]! > value[end]!) end = i;
+    const way = [end];
+    for (let season = from.length - 1; season >= 0; season--) way.unshift(from[season]![way[0]!]!);
+    return { value: value[end]!, way };
+  };
+  return {
+    plant(plant: number, net: Float64Array, took: Took): number {
+      const [begin, end] = [first[plant]!, first[plant + 1]!];
+      const { moveCost, now } = plants[plant]!;
+      const { value, way } = bestWay(
+        end - begin,
+        (season, i) => net[season * count + begin + i]!,
+        moveCost,
+        (i) => (now !== null && spot[begin + i] !== now ? moveCost : 0),
+      );
+      way.forEach((i, season) => took(season, begin + i));
+      return value;
+    },
+    /** On a stand each takes its best spot; moves within a stand are not counted, which only raises the bound. */
+    group(group: readonly number[], net: Float64Array, took: Took): number {
+      const bestOn = (plant: number, stand: number, season: number): number => {
+        let best = -1;
+        for (let place = first[plant]!; place < first[plant + 1]!; place++)
+          if (spots[spot[place]!]!.stand === stand)
+            if (best < 0 || net[season * count + place]! > net[season * count + best]!) best = place;
+        return best;
+      };
+      const open = stands.flatMap((_, stand) => (group.every((plant) => bestOn(plant, stand, 0) >= 0) ? [stand] : []));
+      if (open.length === 0) return -Infinity;
+      const best = seasons.map((_, season) => open.map((stand) => group.map((plant) => bestOn(plant, stand, season))));
+      const { value, way } = bestWay(
+        open.length,
+        (season, i) => best[season]![i]!.reduce((sum, place) => sum + net[season * count + place]!, 0),
+        group.reduce((sum, plant) => sum + plants[plant]!.moveCost, 0),
+        (i) =>
+          group.reduce((sum, plant) => {
+            const { now, moveCost } = plants[plant]!;
+            return sum + (now !== null && spots[now]!.stand !== open[i] ? moveCost : 0);
+          }, 0),
+      );
+      way.forEach((i, season) => best[season]![i]!.forEach((place) => took(season, place)));
+      return value;
+    },
+  };
+}
+
+/** What circuits and their spots take in, season by season. */
+function blocksOf(problem: PlanProblem, { ofSpot, plant }: Places) {
+  const { seasons, plants, spots, circuits, worth } = problem;
+  const states = lightStates(problem);
+  const count = plant.length;
+  const blocks: readonly CircuitBlock[] = circuitBlocks(problem);
+  const wanted = wanting(plants.length);
+  const values = spots.map((_, spot) => new Float64Array(states.count[spot]!));
+  /** Finds who gains on a spot in one of its states, above their prices. */
+  const look = (season: number, spot: number, state: number, prices: Float64Array): void => {
+    const from = season * plants.length * states.all + states.first[spot]! + state;
+    const priced = season * count;
+    wanted.count = 0;
+    for (const place of ofSpot[spot]!) {
+      const gain = worth[from + plant[place]! * states.all]! - prices[priced + place]!;
+      if (gain <= 0) continue;
+      wanted.key[wanted.count] = place;
+      wanted.gain[wanted.count] = gain;
+      wanted.width[wanted.count] = plants[plant[place]!]!.widthCm;
+      wanted.count += 1;
+    }
+  };
+  return (season: number, prices: Float64Array, settings: Int32Array, took: (place: number) => void): number => {
+    spots.forEach(({ widthCm }, spot) => {
+      const own = values[spot]!;
+      for (let state = 0; state < own.length; state++) {
+        look(season, spot, state, prices);
+        own[state] = packedGain(wanted, widthCm);
+      }
+    });
+    let sum = 0;
+    for (const block of blocks) {
+      const { value, chosen } = chooseSettings(block, circuits, seasons[season]!, values, spots);
+      sum += value;
+      block.circuits.forEach((c, i) => {
+        settings[season * circuits.length + c] = chosen[i]!;
+      });
+    }
+    const set = settings.subarray(season * circuits.length, (season + 1) * circuits.length);
+    spots.forEach(({ circuits: lit, widthCm }, spot) => {
+      const state = lit.reduce((at, c) => at * circuits[c]!.costs.length + set[c]!, 0);
+      if (lit.length === 0) sum += values[spot]![0]!;
+      if (values[spot]![state] === 0) return;
+      look(season, spot, state, prices);
+      for (const place of packedKeys(wanted, widthCm)) took(place);
+    });
+    return sum;
+  };
+}
+
+/** Prices at which every place is worth to its plant what the plant has in a plan. */
+export function pricesFrom(problem: PlanProblem, places: Places, { spots: at, settings }: Plan): Prices {
+  const { seasons, stands, spots, circuits } = problem;
+  const states = lightStates(problem);
+  const count = places.spot.length;
+  const place = new Float64Array(seasons.length * count);
+  seasons.forEach((_, season) => {
+    const has = problem.plants.map((_plant, plant) => {
+      const spot = at[season]![plant]!;
+      const state = spots[spot]!.circuits.reduce((j, c) => j * circuits[c]!.costs.length + settings[season]![c]!, 0);
+      return problem.worth[worthAt(problem, states, { season, plant, spot }) + state]!;
+    });
+    for (let i = 0; i < count; i++) place[season * count + i] = has[places.plant[i]!]!;
+  });
+  return { place, bearing: new Float64Array(seasons.length * stands.length) };
+}
+
+export interface Bounding {
+  readonly bound: number;
+  /** The prices at which it was reached. */
+  readonly prices: Prices;
+  /** How often each setting was chosen, by season, circuit and setting. */
+  readonly chosen: readonly (readonly number[][])[];
+}
+
+/** How much of the last direction the next one keeps. */
+const REMEMBERED = 0.85;
+/** The step is halved after so many tries without a better bound. */
+const PATIENCE = 30;
+
+/**
+ * Moves prices until they prove that a plan is within a share of the best, or the tries are used up.
+ * @param least what the best known plan is worth
+ */
+export function lowered(
+  problem: PlanProblem,
+  start: Prices,
+  {
+    least,
+    gap,
+    tries,
+    onProgress,
+  }: {
+    readonly least: number;
+    readonly gap: number;
+    readonly tries: number;
+    readonly onProgress?: (bound: number) => 'go-on' | 'stop';
+  },
+): Bounding {
+  const places = placesOf(problem);
+  const respond = responder(problem, places);
+  const place = Float64Array.from(start.place);
+  const bearing = Float64Array.from(start.bearing);
+  let best: Prices = { place: Float64Array.from(place), bearing: Float64Array.from(bearing) };
+  let bound = Infinity;
+  const [placeWay, bearingWay] = [new Float64Array(place.length), new Float64Array(bearing.length)];
+  const chosen = problem.seasons.map(() => problem.circuits.map(({ costs }) => costs.map(() => 0)));
+  let [pace, since] = [1, 0];
+  for (let i = 0; i < tries; i++) {
+    const response = respond({ place, bearing });
+    response.settings.forEach((setting, at) => {
+      chosen[Math.floor(at / problem.circuits.length)]![at % problem.circuits.length]![setting]! += 1;
+    });
+    if (response.bound < bound) {
+      since = response.bound < bound - 1e-4 * Math.abs(least) ? 0 : since + 1;
+      bound = response.bound;
+      best = { place: Float64Array.from(place), bearing: Float64Array.from(bearing) };
+    } else since += 1;
+    if (since > PATIENCE) [pace, since] = [pace / 2, 0];
+    if (bound - least <= gap * Math.abs(least) || onProgress?.(bound) === 'stop') break;
+    let norm = 0;
+    for (let at = 0; at < placeWay.length; at++) placeWay[at]! *= REMEMBERED;
+    for (const [at, taken] of response.disagreement) placeWay[at]! += taken;
+    for (let at = 0; at < placeWay.length; at++) norm += placeWay[at]! ** 2;
+    response.bearingLeft.forEach((left, at) => {
+      bearingWay[at] = REMEMBERED * bearingWay[at]! + (bearing[at] === 0 && left > 0 ? 0 : left);
+      norm += bearingWay[at]! ** 2;
+    });
+    if (norm === 0) break;
+    const step = (pace * (response.bound - least)) / norm;
+    for (let at = 0; at < place.length; at++) place[at]! -= step * placeWay[at]!;
+    bearing.forEach((price, at) => {
+      bearing[at] = Math.max(0, price - step * bearingWay[at]!);
+    });
+  }
+  return { bound, prices: best, chosen };
+}

@@ -1,0 +1,62 @@
+/** Which plants to take onto one spot so that they gain most within its width. */
+
+/** Plants a spot may take in, written over from spot to spot. */
+export interface Wanting {
+  count: number;
+  readonly key: Int32Array;
+  /** Above 0. */
+  readonly gain: Float64Array;
+  /** Whole cm, so that a best choice is found width by width. */
+  readonly width: Int32Array;
+}
+
+export const wanting = (most: number): Wanting => ({
+  count: 0,
+  key: new Int32Array(most),
+  gain: new Float64Array(most),
+  width: new Int32Array(most),
+});
+
+/** Room is tried width by width up to this, cm. */
+const WIDEST = 2000;
+const best = new Float64Array(WIDEST + 1);
+
+/** The most that plants side by side gain within a width; by width exactly, while what they weigh is let go. */
+export function packedGain({ count, gain, width }: Wanting, roomCm: number): number {
+  const room = Math.min(WIDEST, roomCm);
+  let least = Infinity;
+  let most = 0;
+  for (let i = 0; i < count; i++) {
+    if (width[i]! < least) least = width[i]!;
+    if (gain[i]! > most) most = gain[i]!;
+  }
+  if (count <= 1 || 2 * least > room) return most;
+  best.fill(0, 0, room + 1);
+  for (let i = 0; i < count; i++) {
+    const [own, more] = [width[i]!, gain[i]!];
+    for (let at = room; at >= own; at--) {
+      const withIt = best[at - own]! + more;
+      if (withIt > best[at]!) best[at] = withIt;
+    }
+  }
+  return best[room]!;
+}
+
+/** The keys of those that gain it. */
+export function packedKeys({ count, key, gain, width }: Wanting, roomCm: number): number[] {
+  const room = Math.min(WIDEST, roomCm);
+  const rows = [new Float64Array(room + 1)];
+  for (let i = 0; i < count; i++) {
+    const row = Float64Array.from(rows[i]!);
+    for (let at = width[i]!; at <= room; at++) row[at] = Math.max(row[at]!, rows[i]![at - width[i]!]! + gain[i]!);
+    rows.push(row);
+  }
+  const keys: number[] = [];
+  let left = room;
+  for (let i = count - 1; i >= 0; i--) {
+    if (rows[i + 1]![left]! <= rows[i]![left]!) continue;
+    keys.push(key[i]!);
+    left -= width[i]!;
+  }
+  return keys;
+}

@@ -1,0 +1,128 @@
+/**
+ * The best joint plan that can be found, and what no plan surpasses. A search betters the plan while prices lower the
+ * bound, round by round: the prices tell the search which spots and settings are worth trying, the plan tells the
+ * prices how far to go. What is left open of a small home is then settled by a solver.
+ */
+import type { Highs } from 'highs';
+import { seeded } from '../sky';
+import { lowered, placesOf, pricesFrom, type Bounding, type Places, type Prices } from './bound';
+import { smallestClash } from './clash';
+import { solveProgramme } from './highs-solver';
+import { lightStates, possibleSpots, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
+import { planProgramme } from './programme';
+import { bettered } from './search';
+import { breachesOf, valueOfPlan } from './value';
+
+export interface PlanProgress {
+  /** What the best plan so far is worth; null before the first. */
+  readonly found: number | null;
+  /** What no plan surpasses; null before it is known. */
+  readonly bound: number | null;
+}
+
+export interface PlanWanted {
+  /** A plan proven to be within this share of the best is good enough. */
+  readonly gap: number;
+  readonly rounds: number;
+  readonly onProgress?: (progress: PlanProgress) => 'go-on' | 'stop';
+}
+
+export type PlanOutcome =
+  | { readonly state: 'found'; readonly plan: Plan; readonly objective: number; readonly bound: number }
+  /** The smallest set of wishes that cannot hold together; none where the rules alone cannot be met. */
+  | { readonly state: 'impossible'; readonly clash: readonly PlanWish[] };
+
+const SEED = 20_260_321;
+/** Tries of a round for each plant and season, and steps of prices. */
+const TRIES_EACH = 2_000;
+const FEWEST_TRIES = 100_000;
+const PRICE_STEPS = 120;
+/** Spots of each plant that are tried most. */
+const FAVOURITES = 12;
+
+export function solvePlan(highs: Highs, problem: PlanProblem, wanted: PlanWanted): PlanOutcome {
+  const first = firstPlan(highs, problem);
+  if (!first) return { state: 'impossible', clash: smallestClash(highs, problem) ?? [] };
+  const places = placesOf(problem);
+  const random = seeded(SEED);
+  const tries = Math.max(FEWEST_TRIES, TRIES_EACH * problem.plants.length * problem.seasons.length);
+  let best = first;
+  let objective = valueOfPlan(problem, best).objective;
+  let bounding: Bounding | null = null;
+  const told = (): 'go-on' | 'stop' =>
+    wanted.onProgress?.({ found: objective, bound: bounding?.bound ?? null }) ?? 'go-on';
+  const isNear = () => bounding !== null && bounding.bound - objective <= wanted.gap * Math.abs(objective);
+  for (let round = 0; round < wanted.rounds && !isNear() && told() === 'go-on'; round++) {
+    const start: Plan = bounding ? { ...best, settings: likeliest(bounding) } : best;
+    const favourites = bounding ? byPrice(problem, places, bounding.prices) : byWorth(problem);
+    const plan = bettered({ problem, start, favourites, random, tries, onProgress: told });
+    const value = valueOfPlan(problem, plan).objective;
+    if (value > objective) [best, objective] = [plan, value];
+    if (told() === 'stop') break;
+    const prices = bounding?.prices ?? pricesFrom(problem, places, best);
+    const next = lowered(problem, prices, { least: objective, gap: wanted.gap, tries: PRICE_STEPS });
+    bounding = bounding && bounding.bound < next.bound ? { ...next, bound: bounding.bound } : next;
+  }
+  return { state: 'found', plan: best, objective, bound: bounding?.bound ?? Infinity };
+}
+
+/** Where plants stand now, or if that breaks a rule, any arrangement that breaks none; null where there is none. */
+function firstPlan(highs: Highs, problem: PlanProblem): Plan | null {
+  const { seasons, plants, circuits, spots } = problem;
+  const settings = seasons.map(() => circuits.map(() => 0));
+  const now = plants.map((plant) => plant.now);
+  if (!now.includes(null)) {
+    const plan = { spots: seasons.map(() => now as number[]), settings };
+    if (breachesOf(problem, plan).length === 0) return plan;
+  }
+  const unlit: PlanProblem = {
+    ...problem,
+    seasons: [1],
+    spots: spots.map((spot) => ({ ...spot, circuits: [] })),
+    circuits: [],
+    worth: meanWorth(problem),
+  };
+  const { programme, planOf } = planProgramme(unlit);
+  const outcome = solveProgramme(highs, programme, { gap: 0.05, seconds: 60 });
+  if (outcome.state === 'impossible' || outcome.state === 'nothing-found') return null;
+  const [arrangement] = planOf(outcome.columns).spots;
+  return { spots: seasons.map(() => arrangement!), settings };
+}
+
+/** By plant and spot: what it is worth through the year, each season under its best light. */
+function meanWorth(problem: PlanProblem): Float64Array {
+  const { seasons, plants, spots, worth } = problem;
+  const states = lightStates(problem);
+  return Float64Array.from({ length: plants.length * spots.length }, (_, i) => {
+    const [plant, spot] = [Math.floor(i / spots.length), i % spots.length];
+    return seasons.reduce((sum, _season, season) => {
+      const at = worthAt(problem, states, { season, plant, spot });
+      return sum + Math.max(...worth.subarray(at, at + states.count[spot]!));
+    }, 0);
+  });
+}
+
+function byWorth(problem: PlanProblem): number[][] {
+  const worth = meanWorth(problem);
+  const { length } = problem.spots;
+  return possibleSpots(problem).map((list, plant) =>
+    [...list].sort((p, q) => worth[plant * length + q]! - worth[plant * length + p]!).slice(0, FAVOURITES),
+  );
+}
+
+/** Spots that the prices leave a plant most on. */
+function byPrice({ plants, seasons }: PlanProblem, { first, spot }: Places, { place }: Prices): number[][] {
+  return plants.map((_, plant) => {
+    const own = Array.from({ length: first[plant + 1]! - first[plant]! }, (_place, i) => first[plant]! + i);
+    const leaves = (one: number) =>
+      seasons.reduce((sum, _season, season) => sum + place[season * spot.length + one]!, 0);
+    return own
+      .sort((p, q) => leaves(q) - leaves(p))
+      .slice(0, FAVOURITES)
+      .map((one) => spot[one]!);
+  });
+}
+
+/** The settings that were chosen most often. */
+const likeliest = ({ chosen }: Bounding): number[][] =>
+  chosen.map((bySeason) => bySeason.map((counts) => counts.indexOf(Math.max(...counts))));
