@@ -42,6 +42,26 @@ it('shows what is tried until it is kept, and then stores it', async () => {
   await answered();
 });
 
+it('leaves the way back until what follows from a change is worked out, and then long enough to be read', async () => {
+  await openShell();
+  jest.useFakeTimers();
+  try {
+    act(() => {
+      useVerdictsStore.setState({ working: 'yes' });
+      useHome.setState({ notice: { text: 'Moved it', undo: [{ homeId: 'h', entryId: 'e' }] } });
+    });
+    act(() => jest.advanceTimersByTime(600_000));
+    expect(screen.getByText('Undo')).toBeTruthy();
+    act(() => useVerdictsStore.setState({ working: 'no' }));
+    act(() => jest.advanceTimersByTime(30_000));
+    expect(screen.getByText('Undo')).toBeTruthy();
+    act(() => jest.advanceTimersByTime(30_000));
+    expect(screen.queryByText('Undo')).toBeNull();
+  } finally {
+    jest.useRealTimers();
+  }
+});
+
 it('puts a trial back without storing anything', async () => {
   await openShell();
   act(() => useHome.getState().tryOut('A try', []));

@@ -200,18 +200,27 @@ function TrialBar() {
 const NOTICE_MS = 12_000;
 const UNDOABLE_MS = 40_000;
 
-/** What just happened, with the way back; in the flow of the page, so that it hides nothing. */
+/**
+ * What just happened, with the way back; in the flow of the page, so that it hides nothing. Its time begins when what
+ * follows from it has been worked out: until then nobody can judge whether to take it back.
+ */
 function NoticeBar() {
   const notice = useHome((state) => state.notice);
   const tell = useHome((state) => state.tell);
   const undo = useHome((state) => state.undo);
+  const isWorking = useVerdictsStore(({ working }) => working === 'yes');
+  useEffect(() => {
+    if (!notice || isWorking) return undefined;
+    const timer = setTimeout(() => tell(null), notice.undo.length > 0 ? UNDOABLE_MS : NOTICE_MS);
+    return () => clearTimeout(timer);
+  }, [notice, isWorking, tell]);
   if (!notice) return null;
   const canUndo = notice.undo.length > 0;
   return (
     <Snackbar
       key={notice.text}
       visible
-      duration={canUndo ? UNDOABLE_MS : NOTICE_MS}
+      duration={Infinity}
       onDismiss={() => tell(null)}
       icon="close"
       onIconPress={() => tell(null)}

@@ -98,42 +98,51 @@ export function responder(problem: PlanProblem, places: Places): Responder {
 
 type Took = (season: number, place: number) => void;
 
+/**
+ * The best way through the seasons over choices, any change between which costs the same.
+ * @param startCost what beginning with a choice costs
+ */
+function bestWay(
+  seasons: number,
+  choices: number,
+  gainOf: (season: number, choice: number) => number,
+  changeCost: number,
+  startCost: (choice: number) => number,
+): { readonly value: number; readonly way: readonly number[] } {
+  const most = (values: Float64Array) => {
+    let best = 0;
+    for (let i = 1; i < choices; i++) if (values[i]! > values[best]!) best = i;
+    return best;
+  };
+  let value = Float64Array.from({ length: choices }, (_, i) => gainOf(0, i) - startCost(i));
+  const from: Int32Array[] = [];
+  for (let season = 1; season < seasons; season++) {
+    const best = most(value);
+    const came = new Int32Array(choices);
+    const next = new Float64Array(choices);
+    for (let i = 0; i < choices; i++) {
+      const moves = value[best]! - changeCost > value[i]!;
+      came[i] = moves ? best : i;
+      next[i] = gainOf(season, i) + (moves ? value[best]! - changeCost : value[i]!);
+    }
+    from.push(came);
+    value = next;
+  }
+  const end = most(value);
+  const way = [end];
+  for (let season = from.length - 1; season >= 0; season--) way.unshift(from[season]![way[0]!]!);
+  return { value: value[end]!, way };
+}
+
 /** Ways of plants and of groups through the year. */
 function waysOf({ seasons, plants, spots, stands }: PlanProblem, { first, spot }: Places) {
   const count = spot.length;
-  /** Best way over choices whose change costs the same between any two, by season. */
-  const bestWay = (
-    choices: number,
-    gainOf: (season: number, choice: number) => number,
-    changeCost: number,
-    startCost: (choice: number) => number,
-  ): { readonly value: number; readonly way: number[] } => {
-    let value = Float64Array.from({ length: choices }, (_, i) => gainOf(0, i) - startCost(i));
-    const from: Int32Array[] = [];
-    for (let season = 1; season < seasons.length; season++) {
-      let best = 0;
-      for (let i = 1; i < choices; i++) if (value[i]! > value[best]!) best = i;
-      const came = new Int32Array(choices);
-      const next = new Float64Array(choices);
-      for (let i = 0; i < choices; i++) {
-        const moves = value[best]! - changeCost > value[i]!;
-        came[i] = moves ? best : i;
-        next[i] = gainOf(season, i) + (moves ? value[best]! - changeCost : value[i]!);
-      }
-      from.push(came);
-      value = next;
-    }
-    let end = 0;
-    for (let i = 1; i < choices; i++) if (value[i]! > value[end]!) end = i;
-    const way = [end];
-    for (let season = from.length - 1; season >= 0; season--) way.unshift(from[season]![way[0]!]!);
-    return { value: value[end]!, way };
-  };
   return {
     plant(plant: number, net: Float64Array, took: Took): number {
       const [begin, end] = [first[plant]!, first[plant + 1]!];
       const { moveCost, now } = plants[plant]!;
       const { value, way } = bestWay(
+        seasons.length,
         end - begin,
         (season, i) => net[season * count + begin + i]!,
         moveCost,
@@ -155,6 +164,7 @@ function waysOf({ seasons, plants, spots, stands }: PlanProblem, { first, spot }
       if (open.length === 0) return -Infinity;
       const best = seasons.map((_, season) => open.map((stand) => group.map((plant) => bestOn(plant, stand, season))));
       const { value, way } = bestWay(
+        seasons.length,
         open.length,
         (season, i) => best[season]![i]!.reduce((sum, place) => sum + net[season * count + place]!, 0),
         group.reduce((sum, plant) => sum + plants[plant]!.moveCost, 0),

@@ -18,6 +18,14 @@ export function circuitBlocks({ spots, circuits }: Pick<PlanProblem, 'spots' | '
   }));
 }
 
+export interface Chosen {
+  readonly value: number;
+  /** By circuit of the block. */
+  readonly chosen: readonly number[];
+  /** The most that is gained with each setting of each circuit. */
+  readonly valueWith: readonly (readonly number[])[];
+}
+
 /**
  * The settings of a block that pay most, by going through all of them, the last circuits inmost.
  * @param values by spot and light state
@@ -28,7 +36,7 @@ export function chooseSettings(
   weight: number,
   values: readonly ArrayLike<number>[],
   spots: readonly PlanSpot[],
-): { readonly value: number; readonly chosen: readonly number[] } {
+): Chosen {
   const settings = new Array<number>(own.length).fill(0);
   const position = new Map(own.map((c, i) => [c, i]));
   // A spot is counted as soon as all that light it are set.
@@ -36,9 +44,13 @@ export function chooseSettings(
     lit.filter((spot) => Math.max(...spots[spot]!.circuits.map((c) => position.get(c)!)) === i),
   );
   let best = { value: -Infinity, chosen: [] as readonly number[] };
+  const valueWith = own.map((c) => circuits[c]!.costs.map(() => -Infinity));
   const go = (i: number, sum: number): void => {
     if (i === own.length) {
       if (sum > best.value) best = { value: sum, chosen: [...settings] };
+      settings.forEach((k, at) => {
+        if (sum > valueWith[at]![k]!) valueWith[at]![k] = sum;
+      });
       return;
     }
     const { costs } = circuits[own[i]!]!;
@@ -56,5 +68,5 @@ export function chooseSettings(
     }
   };
   go(0, 0);
-  return best;
+  return { ...best, valueWith };
 }

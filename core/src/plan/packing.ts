@@ -42,6 +42,15 @@ export function packedGain({ count, gain, width }: Wanting, roomCm: number): num
   return best[room]!;
 }
 
+/** The most that is gained within each width up to the room's. */
+export function gainsByWidth({ count, gain, width }: Wanting, roomCm: number): Float64Array {
+  const gains = new Float64Array(Math.min(WIDEST, roomCm) + 1);
+  for (let i = 0; i < count; i++)
+    for (let at = gains.length - 1; at >= width[i]!; at--)
+      gains[at] = Math.max(gains[at]!, gains[at - width[i]!]! + gain[i]!);
+  return gains;
+}
+
 /** The keys of those that gain it. */
 export function packedKeys({ count, key, gain, width }: Wanting, roomCm: number): number[] {
   const room = Math.min(WIDEST, roomCm);

@@ -5,6 +5,7 @@
  * relaxation is nearly whole for small homes; the plain form, with placements apart from settings, is not
  * (docs/methods.md, "The plan").
  */
+import type { IsOpen } from './open-choices';
 import {
   lightStates,
   possibleSpots,
@@ -74,8 +75,9 @@ interface Making {
   readonly set: readonly (readonly (readonly number[])[])[];
 }
 
-export function planProgramme(problem: PlanProblem): PlanProgramme {
-  const making = columnsFor(problem);
+/** @param isOpen leaves out what no better plan has; everything is open where it is not given */
+export function planProgramme(problem: PlanProblem, isOpen: IsOpen = () => true): PlanProgramme {
+  const making = columnsFor(problem, isOpen);
   for (let season = 0; season < problem.seasons.length; season++) {
     everyPlantOnce(making, season);
     settingsBind(making, season);
@@ -88,7 +90,7 @@ export function planProgramme(problem: PlanProblem): PlanProgramme {
   return { programme: builder.done(), ...reading(problem, placed, set) };
 }
 
-function columnsFor(problem: PlanProblem): Making {
+function columnsFor(problem: PlanProblem, isOpen: IsOpen): Making {
   const { seasons, plants, spots, circuits, worth } = problem;
   const states = lightStates(problem);
   const possible = possibleSpots(problem);
@@ -112,6 +114,7 @@ function columnsFor(problem: PlanProblem): Making {
         const at = worthAt(problem, states, { season, plant, spot });
         const stays = first && now === spot ? moveCost : 0;
         for (let state = 0; state < states.count[spot]!; state++) {
+          if (!isOpen(season, plant, spot, state)) continue;
           const column = builder.column(worth[at + state]! + stays, 'whole');
           const one = { season, plant, spot, state, column };
           placed.push(one);

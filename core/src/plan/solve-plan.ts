@@ -7,6 +7,7 @@ import type { Highs } from 'highs';
 import { seeded } from '../sky';
 import { lowered, placesOf, pricesFrom, type Bounding, type Places, type Prices } from './bound';
 import { smallestClash } from './clash';
+import { openChoices } from './open-choices';
 import { solveProgramme } from './highs-solver';
 import { lightStates, possibleSpots, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
 import { planProgramme } from './programme';
@@ -24,6 +25,8 @@ export interface PlanWanted {
   /** A plan proven to be within this share of the best is good enough. */
   readonly gap: number;
   readonly rounds: number;
+  /** For the solver, at the end. */
+  readonly seconds: number;
   readonly onProgress?: (progress: PlanProgress) => 'go-on' | 'stop';
 }
 
@@ -60,10 +63,49 @@ export function solvePlan(highs: Highs, problem: PlanProblem, wanted: PlanWanted
     if (value > objective) [best, objective] = [plan, value];
     if (told() === 'stop') break;
     const prices = bounding?.prices ?? pricesFrom(problem, places, best);
-    const next = lowered(problem, prices, { least: objective, gap: wanted.gap, tries: PRICE_STEPS });
-    bounding = bounding && bounding.bound < next.bound ? { ...next, bound: bounding.bound } : next;
+    bounding = lowered(problem, prices, { least: objective, gap: wanted.gap, tries: PRICE_STEPS });
+  }
+  if (!isNear() && bounding && told() === 'go-on') {
+    const settled = settle(highs, problem, { plan: best, objective, bounding, places }, wanted);
+    if (settled) return settled;
   }
   return { state: 'found', plan: best, objective, bound: bounding?.bound ?? Infinity };
+}
+
+interface InHand {
+  readonly plan: Plan;
+  readonly objective: number;
+  readonly bounding: Bounding;
+  readonly places: Places;
+}
+
+/** More columns than this are left to the search. */
+const SETTLED_COLUMNS = 12_000;
+
+/** The solver on what the prices leave open; null where that is too much. */
+function settle(
+  highs: Highs,
+  problem: PlanProblem,
+  { plan, objective, bounding, places }: InHand,
+  { gap, seconds, onProgress }: PlanWanted,
+): PlanOutcome | null {
+  const isOpen = openChoices(problem, places, bounding.prices, bounding.bound - objective);
+  const { programme, planOf, columnsOf } = planProgramme(problem, isOpen);
+  if (programme.gains.length > SETTLED_COLUMNS) return null;
+  const told = ({ found, bound }: PlanProgress) =>
+    onProgress?.({
+      found: Math.max(objective, found ?? -Infinity),
+      bound: Math.min(bounding.bound, bound ?? Infinity),
+    }) ?? 'go-on';
+  const outcome = solveProgramme(highs, programme, { gap, seconds, onProgress: told }, columnsOf(plan));
+  // What was left out is worth no more than the plan in hand.
+  const bound = Math.min(bounding.bound, 'bound' in outcome ? Math.max(outcome.bound, objective) : objective);
+  if (outcome.state !== 'solved' && outcome.state !== 'stopped') return { state: 'found', plan, objective, bound };
+  const found = planOf(outcome.columns);
+  const value = valueOfPlan(problem, found).objective;
+  return value > objective
+    ? { state: 'found', plan: found, objective: value, bound }
+    : { state: 'found', plan, objective, bound };
 }
 
 /** Where plants stand now, or if that breaks a rule, any arrangement that breaks none; null where there is none. */
