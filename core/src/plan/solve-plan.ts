@@ -38,7 +38,7 @@ export type PlanOutcome =
 const SEED = 20_260_321;
 /** Tries of a round for each plant and season, and steps of prices. */
 const TRIES_EACH = 2_000;
-const FEWEST_TRIES = 100_000;
+const FEWEST_TRIES = 30_000;
 const PRICE_STEPS = 120;
 /** Spots of each plant that are tried most. */
 const FAVOURITES = 12;
