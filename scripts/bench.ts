@@ -18,6 +18,7 @@ import { benchStore } from './bench-store';
 import { benchFullHome } from './bench-full';
 import { curtained } from './bench-home';
 import { benchPhone } from './bench-phone';
+import { benchPlan } from './bench-plan';
 import { CHROMIUM_LAUNCH } from './chromium';
 import { median, pace, timed } from './timing';
 
@@ -217,6 +218,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   search: benchSearch,
   store: () => benchStore(line),
   loggers: () => benchLoggers(line),
+  plan: benchPlan,
   full: () => benchFullHome(line),
   phone: () => benchPhone(line),
 };

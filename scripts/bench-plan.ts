@@ -1,0 +1,85 @@
+/** The reference's three large joint plans: how near to what is proven, and how soon; beside plants taken one by one. */
+import loadHighs from 'highs';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { problemOf, type PlanCase } from '../core/src/plan/plan-case.fixture';
+import { lightStates, possibleSpots, stateUnder, worthAt, type Plan, type PlanProblem } from '../core/src/plan/problem';
+import { solvePlan } from '../core/src/plan/solve-plan';
+import { breachesOf, valueOfPlan } from '../core/src/plan/value';
+
+interface LargeCase extends PlanCase {
+  readonly best_found: number;
+  readonly best_bound: number;
+}
+
+const FILE = path.join(__dirname, '../core/reference/plan-large.json');
+
+/** Each plant in turn on the best spot that is left, lamps at their dearest setting, groups and stands ignored. */
+function oneByOne(problem: PlanProblem): Plan {
+  const { seasons, plants, spots, circuits } = problem;
+  const states = lightStates(problem);
+  const possible = possibleSpots(problem);
+  const full = circuits.map(({ costs }) => costs.indexOf(Math.max(...costs)));
+  const left = spots.map(({ widthCm }) => widthCm);
+  const at = plants.map(({ widthCm }, plant) => {
+    const value = (spot: number) =>
+      seasons.reduce(
+        (sum, _weight, season) =>
+          sum +
+          problem.worth[
+            worthAt(problem, states, { season, plant, spot }) + stateUnder(circuits, spots[spot]!.circuits, full)
+          ]!,
+        0,
+      );
+    const open = possible[plant]!.filter((spot) => left[spot]! >= widthCm);
+    const spot = (open.length > 0 ? open : possible[plant]!).reduce((p, q) => (value(q) > value(p) ? q : p));
+    left[spot]! -= widthCm;
+    return spot;
+  });
+  return { spots: seasons.map(() => at), settings: seasons.map(() => full) };
+}
+
+const percent = (share: number) => `${(100 * share).toFixed(2)} %`;
+
+/** Rounds of search and prices: each a few seconds for the largest. */
+const ROUNDS = { i: 3, ii: 6, iii: 8 } as const;
+
+export async function benchPlan(): Promise<void> {
+  console.log('\nJoint plans (worth; gap is what is proven to be open, of the plan)');
+  const highs = await loadHighs();
+  const { cases } = JSON.parse(readFileSync(FILE, 'utf8')) as { readonly cases: readonly LargeCase[] };
+  for (const given of cases) {
+    const problem = problemOf(given);
+    const greedy = oneByOne(problem);
+    const began = performance.now();
+    const told: string[] = [];
+    let before = 0;
+    const outcome = solvePlan(highs, problem, {
+      gap: 0.01,
+      rounds: ROUNDS[given.id as keyof typeof ROUNDS],
+      seconds: 20,
+      onProgress: ({ found, bound }) => {
+        if (found !== null && bound !== null && bound !== before) {
+          told.push(`${((performance.now() - began) / 1000).toFixed(1)} s ${percent((bound - found) / found)}`);
+          before = bound;
+        }
+        return 'go-on';
+      },
+    });
+    if (outcome.state !== 'found') throw new Error(`${given.id}: ${outcome.state}`);
+    if (breachesOf(problem, outcome.plan).length > 0) throw new Error(`${given.id}: a rule is broken`);
+    const { objective, bound } = outcome;
+    if (bound < given.best_found - 1e-6) throw new Error(`${given.id}: a plan is known above the bound`);
+    const seconds = ((performance.now() - began) / 1000).toFixed(1);
+    console.log(
+      `${given.id.padEnd(4)} ${problem.plants.length} plants, ${problem.spots.length} spots: ${objective.toFixed(3)} ` +
+        `of at most ${bound.toFixed(3)}, gap ${percent((bound - objective) / objective)} after ${seconds} s; ` +
+        `best known ${given.best_found.toFixed(3)} of ${given.best_bound.toFixed(3)}`,
+    );
+    console.log(`     on the way: ${told.join(', ')}`);
+    console.log(
+      `     one by one: ${valueOfPlan(problem, greedy).objective.toFixed(3)} with ` +
+        `${breachesOf(problem, greedy).length} rules broken`,
+    );
+  }
+}
