@@ -49,9 +49,13 @@ interface Open {
 
 /** A question over which this many workers stopped is given up. */
 const MOST_CRASHES = 2;
-/** A busy worker is asked now and then whether it is still there, and given up when it says nothing for long. */
+/**
+ * A busy worker is asked now and then whether it is still there, and given up when it has said nothing to so many of
+ * these in line: on a busy machine one step may take a minute. They are counted, since a page that was held up itself
+ * finds much time gone and what it was told not read yet.
+ */
 const PING_MS = 5_000;
-const SILENT_MS = 30_000;
+const UNANSWERED = 18;
 
 let made = 0;
 const factsKeys = new WeakMap<HomeFacts, string>();
@@ -69,7 +73,7 @@ export class Lane {
   private readonly files = new Set<string>();
   private told: HomeFacts | null = null;
   private home: { readonly id: number; readonly answers: HomeAnswers } | null = null;
-  private heardMs = 0;
+  private unanswered = 0;
   private pings: ReturnType<typeof setInterval> | null = null;
 
   constructor(private readonly options: LaneOptions) {}
@@ -143,7 +147,7 @@ export class Lane {
         },
       });
       this.worker = worker;
-      this.heardMs = Date.now();
+      this.unanswered = 0;
     }
     return this.worker;
   }
@@ -177,7 +181,7 @@ export class Lane {
   }
 
   private hear(message: FromWorker): void {
-    this.heardMs = Date.now();
+    this.unanswered = 0;
     if (message.type === 'pong') return;
     const asked = this.open.get(message.id);
     if (!asked) return;
@@ -234,10 +238,13 @@ export class Lane {
   private watch(): void {
     if (this.pings) return;
     // While nothing was open it was not expected to say anything.
-    this.heardMs = Date.now();
+    this.unanswered = 0;
     this.pings = setInterval(() => {
-      if (Date.now() - this.heardMs > SILENT_MS) this.crashed();
-      else this.worker?.post({ type: 'ping' });
+      if (this.unanswered >= UNANSWERED) this.crashed();
+      else {
+        this.unanswered += 1;
+        this.worker?.post({ type: 'ping' });
+      }
     }, PING_MS);
   }
 
