@@ -66,6 +66,9 @@ function bandOf(
   return `${[...up, ...back].join(' ')} Z`;
 }
 
+/** Room for the highest mark's own figure. */
+const TOP = 12;
+
 export function AirDayDrawing({ day, told, width, units }: Given) {
   const ink = useInk();
   const spread = day.spread ?? KNOWN_EXACTLY;
@@ -75,7 +78,7 @@ export function AirDayDrawing({ day, told, width, units }: Given) {
   const off = spread.celsius * (units.temperature === 'F' ? 1.8 : 1);
   const [low, high] = degreesAround([...warm.map((one) => one - off), ...warm.map((one) => one + off), ...outside]);
   const x = (hour: number) => LEFT + (hour / 24) * (width - LEFT - 8);
-  const warmY = (value: number) => 6 + (1 - (value - low) / (high - low)) * (WARM_HEIGHT - 6);
+  const warmY = (value: number) => TOP + (1 - (value - low) / (high - low)) * (WARM_HEIGHT - TOP);
   const moistY = (rh: number) => MOIST_TOP + (1 - Math.max(0, Math.min(100, rh)) / 100) * MOIST_HEIGHT;
   const marks = [low, (low + high) / 2, high];
   return (

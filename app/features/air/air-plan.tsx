@@ -49,7 +49,7 @@ export function AirPlan({ facts, room, month }: Given) {
   const ink = useInk();
   const asked = useAirMap(facts, room.id);
   const map = shownValue(asked);
-  const fill = { cold: ink.factor.warmth, dry: ink.factor.moisture, still: ink.factor.air }[wash];
+  const fill = { cold: ink.accent, dry: ink.factor.moisture, still: ink.factor.air }[wash];
   const values = map ? cellsOf(map, wash, month) : [];
   const instant = map
     ? { instant: { columns: map.columns, rows: map.rows, opacity: shadesOf(values, wash), fill } }

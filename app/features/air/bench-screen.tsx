@@ -250,7 +250,7 @@ function Effect({ name, effect, before }: EffectGiven) {
   return (
     <Table
       name={name}
-      columns={[{ share: 2 }, { share: 3, align: 'right' }]}
+      columns={[{ share: 3 }, { share: 2, align: 'right' }]}
       rows={rows.map(([key, value]) => ({ key: key!, cells: [key, value] }))}
     />
   );

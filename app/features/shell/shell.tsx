@@ -26,7 +26,7 @@ const FoundHome = lazy(() => import('./found-home'));
 /** Each place, with the addresses beside its own that lie in it. */
 const PLACES = [
   { href: '/', word: 'Today', icon: 'weather-sunset-up', also: [] },
-  { href: '/rooms', word: 'Rooms', icon: 'floor-plan', also: ['/spots', '/stands', '/light'] },
+  { href: '/rooms', word: 'Rooms', icon: 'floor-plan', also: ['/spots', '/stands', '/light', '/air'] },
   { href: '/plants', word: 'Plants', icon: 'sprout-outline', also: [] },
   { href: '/catalogue', word: 'Catalogue', icon: 'book-open-variant', also: [] },
   { href: '/place', word: 'Place', icon: 'ruler-square', also: [] },
