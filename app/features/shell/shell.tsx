@@ -29,7 +29,7 @@ const PLACES = [
   { href: '/rooms', word: 'Rooms', icon: 'floor-plan', also: ['/spots', '/stands', '/light', '/air'] },
   { href: '/plants', word: 'Plants', icon: 'sprout-outline', also: [] },
   { href: '/catalogue', word: 'Catalogue', icon: 'book-open-variant', also: [] },
-  { href: '/place', word: 'Place', icon: 'ruler-square', also: [] },
+  { href: '/place', word: 'Place', icon: 'ruler-square', also: ['/loggers'] },
   { href: '/settings', word: 'Settings', icon: 'tune-variant', also: [] },
 ] as const;
 

@@ -78,6 +78,25 @@ export class Arrangement {
     this.loadLeft[season * this.spots + spot]! < 0 ||
     this.standLeft[season * this.stands + this.standOf[spot]!]! < 0;
 
+  /** Whether a plant more is too wide for a spot. */
+  isTooNarrow = (season: number, spot: number, plant: number): boolean =>
+    this.widthLeft[season * this.spots + spot]! < this.problem.plants[plant]!.widthCm;
+
+  /** What moves are saved if a plant stands on a spot from one season to another. */
+  movesSaved(plant: number, spot: number, from: number, to: number): number {
+    const { moveCost, now } = this.problem.plants[plant]!;
+    let saved = 0;
+    for (let season = from; season <= to + 1 && season < this.seasons; season++) {
+      const before = season === 0 ? (now ?? NOWHERE) : this.spotOf(season - 1, plant);
+      if (before === NOWHERE) continue;
+      const here = this.spotOf(season, plant);
+      const newBefore = season > from ? spot : before;
+      const newHere = season <= to ? spot : here;
+      saved += Number(before !== here) - Number(newBefore !== newHere);
+    }
+    return moveCost * saved;
+  }
+
   /** What a plant is worth on a spot as it is lit now. */
   worth(season: number, plant: number, spot: number): number {
     const state = this.stateAt[season * this.spots + spot]!;
@@ -114,8 +133,8 @@ export class Arrangement {
   end(how: 'keep' | 'take-back'): void {
     if (how === 'keep') this.objective += this.gain;
     else this.takeBack();
-    this.placed.length = 0;
-    this.turned.length = 0;
+    if (this.placed.length > 0) this.placed.length = 0;
+    if (this.turned.length > 0) this.turned.length = 0;
     this.gain = 0;
     this.mayBreakWish = false;
   }

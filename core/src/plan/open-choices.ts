@@ -11,6 +11,13 @@ import { lightStates, settingsOfState, worthAt, type PlanProblem } from './probl
 /** Whether a plant may stand on a spot in one of its light states in a season. */
 export type IsOpen = (season: number, plant: number, spot: number, state: number) => boolean;
 
+export interface Regrets {
+  /** By how much the bound falls, at these prices, if a plant stands on a spot in one of its states in a season. */
+  readonly of: (season: number, plant: number, spot: number, state: number) => number;
+  /** How many choices cost no more than that. */
+  readonly upTo: (most: number) => number;
+}
+
 /** By season and place: by how much the bound falls if the plant takes it. Plants of groups are not held to it. */
 function placeRegrets({ seasons, plants, wishes }: PlanProblem, { first, spot }: Places, { place }: Prices) {
   const count = spot.length;
@@ -49,20 +56,37 @@ function placeRegrets({ seasons, plants, wishes }: PlanProblem, { first, spot }:
   return regrets;
 }
 
-/** So that the plan in hand itself stays open. */
-const ROUNDING = 1e-9;
+/** By circuit: what each of its settings loses beside the best. @param values by spot and light state */
+function settingRegrets(
+  { spots, circuits }: PlanProblem,
+  weight: number,
+  values: readonly (readonly number[])[],
+): ReadonlyMap<number, readonly number[]> {
+  const regrets = new Map<number, readonly number[]>();
+  for (const block of circuitBlocks({ spots, circuits })) {
+    const { value, valueWith } = chooseSettings(block, circuits, weight, values, spots);
+    block.circuits.forEach((c, i) => {
+      const losses = valueWith[i]!.map((one) => value - one);
+      regrets.set(c, losses);
+    });
+  }
+  return regrets;
+}
 
-/**
- * What is open to a plan that is better by more than nothing.
- * @param slack the bound at these prices, less the plan in hand
- */
-export function openChoices(problem: PlanProblem, places: Places, prices: Prices, slack: number): IsOpen {
+/** What each choice costs the bound at given prices. */
+export function choiceRegrets(problem: PlanProblem, places: Places, prices: Prices): Regrets {
   const { seasons, plants, spots, circuits, worth } = problem;
   const states = lightStates(problem);
   const count = places.spot.length;
   const ofPlaces = placeRegrets(problem, places, prices);
-  const open = new Set<number>();
-  const key = (season: number, place: number, state: number) => (season * count + place) * states.all + state;
+  /** By season, place and state of its spot. */
+  const statesOf = places.spot.map((spot) => states.count[spot]!);
+  const firstOf = new Int32Array(count + 1);
+  statesOf.forEach((own, place) => {
+    firstOf[place + 1] = firstOf[place]! + own;
+  });
+  const width = firstOf[count]!;
+  const regrets = new Float64Array(seasons.length * width);
   const wanted = wanting(plants.length);
   seasons.forEach((weight, season) => {
     const gainOf = (place: number, spot: number, state: number) =>
@@ -82,16 +106,7 @@ export function openChoices(problem: PlanProblem, places: Places, prices: Prices
       }),
     );
     const values = packings.map((own) => own.map((gains) => gains[gains.length - 1]!));
-    const settingRegret = new Map<number, readonly number[]>();
-    for (const block of circuitBlocks(problem)) {
-      const { value, valueWith } = chooseSettings(block, circuits, weight, values, spots);
-      block.circuits.forEach((c, i) =>
-        settingRegret.set(
-          c,
-          valueWith[i]!.map((one) => value - one),
-        ),
-      );
-    }
+    const settingRegret = settingRegrets(problem, weight, values);
     spots.forEach(({ circuits: lit, widthCm }, spot) => {
       for (let state = 0; state < states.count[spot]!; state++) {
         const set = settingsOfState(circuits, lit, state);
@@ -99,16 +114,16 @@ export function openChoices(problem: PlanProblem, places: Places, prices: Prices
         for (const place of places.ofSpot[spot]!) {
           const beside = packings[spot]![state]![widthCm - plants[places.plant[place]!]!.widthCm]!;
           const taking = Math.max(0, values[spot]![state]! - gainOf(place, spot, state) - beside);
-          if (ofPlaces[season * count + place]! + lighting + taking <= slack + ROUNDING)
-            open.add(key(season, place, state));
+          regrets[season * width + firstOf[place]! + state] = ofPlaces[season * count + place]! + lighting + taking;
         }
       }
     });
   });
   const placeOf = new Map<number, number>();
   places.spot.forEach((spot, place) => placeOf.set(places.plant[place]! * spots.length + spot, place));
-  return (season, plant, spot, state) => {
-    const place = placeOf.get(plant * spots.length + spot);
-    return place !== undefined && open.has(key(season, place, state));
+  return {
+    of: (season, plant, spot, state) =>
+      regrets[season * width + firstOf[placeOf.get(plant * spots.length + spot)!]! + state]!,
+    upTo: (most) => regrets.reduce((count, regret) => count + Number(regret <= most), 0),
   };
 }

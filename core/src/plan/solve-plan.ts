@@ -7,7 +7,7 @@ import type { Highs } from 'highs';
 import { seeded } from '../sky';
 import { lowered, placesOf, pricesFrom, type Bounding, type Places, type Prices } from './bound';
 import { smallestClash } from './clash';
-import { openChoices } from './open-choices';
+import { choiceRegrets, type IsOpen } from './open-choices';
 import { solveProgramme } from './highs-solver';
 import { lightStates, possibleSpots, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
 import { planProgramme } from './programme';
@@ -66,8 +66,7 @@ export function solvePlan(highs: Highs, problem: PlanProblem, wanted: PlanWanted
     bounding = lowered(problem, prices, { least: objective, gap: wanted.gap, tries: PRICE_STEPS });
   }
   if (!isNear() && bounding && told() === 'go-on') {
-    const settled = settle(highs, problem, { plan: best, objective, bounding, places }, wanted);
-    if (settled) return settled;
+    return settle(highs, problem, { plan: best, objective, bounding, places }, wanted);
   }
   return { state: 'found', plan: best, objective, bound: bounding?.bound ?? Infinity };
 }
@@ -79,29 +78,29 @@ interface InHand {
   readonly places: Places;
 }
 
-/** More columns than this are left to the search. */
-const SETTLED_COLUMNS = 12_000;
+/** More open choices than this are left to the search: the solver gets nowhere with them. */
+const SETTLED_CHOICES = 12_000;
+/** So that the plan in hand itself stays open. */
+const ROUNDING = 1e-9;
 
-/** The solver on what the prices leave open; null where that is too much. */
+/** The solver on what the prices leave open to a plan that is better, if it is not too much. */
 function settle(
   highs: Highs,
   problem: PlanProblem,
   { plan, objective, bounding, places }: InHand,
   { gap, seconds, onProgress }: PlanWanted,
-): PlanOutcome | null {
-  const isOpen = openChoices(problem, places, bounding.prices, bounding.bound - objective);
+): PlanOutcome {
+  const regrets = choiceRegrets(problem, places, bounding.prices);
+  const slack = bounding.bound - objective + ROUNDING;
+  if (regrets.upTo(slack) > SETTLED_CHOICES) return { state: 'found', plan, objective, bound: bounding.bound };
+  const isOpen: IsOpen = (season, plant, spot, state) => regrets.of(season, plant, spot, state) <= slack;
   const { programme, planOf, columnsOf } = planProgramme(problem, isOpen);
-  if (programme.gains.length > SETTLED_COLUMNS) return null;
-  const told = ({ found, bound }: PlanProgress) =>
-    onProgress?.({
-      found: Math.max(objective, found ?? -Infinity),
-      bound: Math.min(bounding.bound, bound ?? Infinity),
-    }) ?? 'go-on';
+  const told = ({ found }: PlanProgress) =>
+    onProgress?.({ found: Math.max(objective, found ?? -Infinity), bound: bounding.bound }) ?? 'go-on';
   const outcome = solveProgramme(highs, programme, { gap, seconds, onProgress: told }, columnsOf(plan));
   // What was left out is worth no more than the plan in hand.
   const bound = Math.min(bounding.bound, 'bound' in outcome ? Math.max(outcome.bound, objective) : objective);
-  if (outcome.state !== 'solved' && outcome.state !== 'stopped') return { state: 'found', plan, objective, bound };
-  const found = planOf(outcome.columns);
+  const found = 'columns' in outcome ? planOf(outcome.columns) : plan;
   const value = valueOfPlan(problem, found).objective;
   return value > objective
     ? { state: 'found', plan: found, objective: value, bound }
