@@ -1,5 +1,13 @@
 /** What is told of a room's air in one month, and how well it is known. */
-import { INNER_FILM, relativeHumidity, saturationRatio, type AirMonth, type AirSpread, type AirZone, type SpellShape } from '../air';
+import {
+  INNER_FILM,
+  relativeHumidity,
+  saturationRatio,
+  type AirMonth,
+  type AirSpread,
+  type AirZone,
+  type SpellShape,
+} from '../air';
 import type { Heating, Room, RoomClimate } from '../facts';
 
 /** Water of a typical day, g; what leaves the room below 0. */
