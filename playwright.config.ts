@@ -2,8 +2,8 @@ import { defineConfig } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from './scripts/chromium';
 
 /**
- * Every test starts its own server with its own database, so they run side by side. A busy machine may be many times slower than a
- * quiet one, so the limits only end what hangs.
+ * Every test starts its own server with its own database, so they run side by side. A busy machine may be many times
+ * slower than a quiet one, so the limits only end what hangs.
  */
 export default defineConfig({
   testDir: 'e2e',

@@ -31,7 +31,7 @@ test('puts a humidifier into a room: what it is decides what is asked', ON_WIDE,
   await expect(page.getByText('Humidifier', { exact: true })).toBeVisible();
 });
 
-test('sees a room’s air by the year, the day and the plan, and asks where it is driest', ON_WIDE, async ({ page }) => {
+test('sees a room’s air by the year, day and plan, and asks where it is driest', ON_WIDE, async ({ page }) => {
   await page.goto('/rooms/loft');
   await page.getByRole('link', { name: 'Its air through the year and the day' }).click();
   await page.getByRole('radio', { name: 'Moisture' }).click();

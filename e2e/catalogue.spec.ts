@@ -32,7 +32,7 @@ test('chooses taxa by need, and sets two side by side', async ({ page }) => {
   await expect(page.getByRole('table', { name: /Haworthiopsis attenuata and Aloe juvenna/ })).toBeVisible();
 });
 
-test('corrects a figure with a reason, sees it in the plant’s target, and withdraws it', ON_PHONE, async ({ page }) => {
+test('corrects a figure with a reason, sees it in the target, and withdraws it', ON_PHONE, async ({ page }) => {
   await page.goto('/catalogue/spathiphyllum-wallisii');
   await page.getByRole('button', { name: 'Show, and correct' }).click();
   await page.getByRole('button', { name: 'Correct Light: thrives from' }).click();

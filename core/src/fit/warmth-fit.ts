@@ -1,4 +1,6 @@
-/** A month's warmth: what its usual days and nights leave of growth, and what its coldest night and hottest afternoon do. */
+/**
+ * A month's warmth: what its usual days and nights leave of growth, and what its coldest night and hottest afternoon do.
+ */
 import { hoursWithin } from '../air';
 import type { Target } from '../plant';
 import type { Condition } from './condition';
@@ -77,7 +79,9 @@ const COUNTS: Line = [
 ];
 const dose = (kelvin: number, hours: number): number => kelvin * along(COUNTS, hours);
 
-/** What a night so many degrees below what it survives leaves: hardiness is given in whole degrees, and a night is short. */
+/**
+ * What a night so many degrees below what it survives leaves: hardiness is given in whole degrees, a night is short.
+ */
 const FROZEN: Line = [
   [0, 1],
   [1, 0.5],

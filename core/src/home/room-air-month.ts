@@ -95,7 +95,7 @@ export function wetHours({
 
 /**
  * How well the air of a room is known: its warmth, K, and the water in it beyond what comes from outdoors, as a factor.
- * Rooms held at what is set are known better than those left to themselves, and those whose record was learnt from best.
+ * Rooms held at what is set are known better than those left to themselves, those whose record was learnt from best.
  */
 export const KNOWN_TO = {
   set: { guessed: { celsius: 2.5, water: 2.5 }, learnt: { celsius: 1, water: 1.3 } },

@@ -61,7 +61,7 @@ const WARM_ALL_THE_TIME = 1 / 3;
 const LEAST_K = 0.1;
 const LEAST_WATER = 0.005;
 
-/** A fan blows so far ahead, and so wide beside its line, m; near it that is a stream, and about it the air is stirred. */
+/** A fan blows so far ahead, and so wide beside its line, m; near it a stream, and about it the air is stirred. */
 const FAN_STREAM_M = 0.8;
 const FAN_AHEAD_M = 2.5;
 const FAN_BESIDE = 0.35;
