@@ -2,7 +2,7 @@
  * A plan that is being changed: what each change brings is known at once, a broken rule is seen at once, and changes
  * made together are taken back together. Whole years of plans are tried on it by `search`.
  */
-import { lightStates, stateUnder, type Plan, type PlanProblem } from './problem';
+import { groupsOf, lightStates, stateUnder, type Plan, type PlanProblem } from './problem';
 import { valueOfPlan } from './value';
 
 const NOWHERE = -1;
@@ -61,7 +61,7 @@ export class Arrangement {
     this.standCount = new Int32Array(this.seasons * this.stands);
     this.here = Array.from({ length: this.seasons * this.spots }, () => []);
     this.litBy = circuits.map((_, c) => spots.flatMap((spot, s) => (spot.circuits.includes(c) ? [s] : [])));
-    this.groups = wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
+    this.groups = groupsOf(problem);
     this.isGrouped = Uint8Array.from(plants, (_, plant) => Number(this.groups.some((group) => group.includes(plant))));
     this.quarantined = wishes.flatMap((wish) => (wish.kind === 'quarantine' ? [wish.plant] : []));
     start.spots.forEach((at, season) => at.forEach((spot, plant) => this.fill(season, plant, spot)));
@@ -176,9 +176,7 @@ export class Arrangement {
     for (const spot of this.litBy[circuit]!) {
       const plants = this.occupants(season, spot);
       for (const plant of plants) gain -= this.worth(season, plant, spot);
-      let state = 0;
-      for (const lit of spots[spot]!.circuits) state = state * circuits[lit]!.costs.length + settings[lit]!;
-      this.stateAt[season * this.spots + spot] = state;
+      this.stateAt[season * this.spots + spot] = stateUnder(circuits, spots[spot]!.circuits, settings);
       for (const plant of plants) gain += this.worth(season, plant, spot);
     }
     return gain;

@@ -6,7 +6,7 @@
  * nearly agree (Polyak's step along a direction that remembers the last ones, after Camerini, Fratta and Maffioli).
  * Plants kept together go their way as one, from stand to stand; what a stand bears has a price as well.
  */
-import { lightStates, possibleSpots, worthAt, type Plan, type PlanProblem } from './problem';
+import { groupsOf, lightStates, possibleSpots, stateUnder, worthAt, type Plan, type PlanProblem } from './problem';
 import { packedGain, packedKeys, wanting } from './packing';
 import { chooseSettings, circuitBlocks, type CircuitBlock } from './circuit-blocks';
 
@@ -57,23 +57,33 @@ export interface Response {
 /** Answers prices; made once for a problem. */
 export type Responder = (prices: Prices) => Response;
 
+/** By place: its stand, and the share of what the stand bears that the plant weighs. */
+function bearingOf({ plants, spots, stands }: PlanProblem, { spot, plant }: Places) {
+  const standsOf = Int32Array.from(spot, (one) => spots[one]!.stand);
+  const shares = Float64Array.from(standsOf, (stand, place) => plants[plant[place]!]!.loadG / stands[stand]!.loadG);
+  return { standsOf, shares };
+}
+
+/** By season and place: what a plant gains by taking it, less what its weight costs on the stand. */
+export function netPrices(problem: PlanProblem, places: Places, { place, bearing }: Prices): Float64Array {
+  const { standsOf, shares } = bearingOf(problem, places);
+  const count = places.spot.length;
+  return place.map((price, i) => {
+    const [season, at] = [Math.floor(i / count), i % count];
+    return price - bearing[season * problem.stands.length + standsOf[at]!]! * shares[at]!;
+  });
+}
+
 export function responder(problem: PlanProblem, places: Places): Responder {
-  const { seasons, stands, circuits, wishes } = problem;
+  const { seasons, stands, circuits } = problem;
   const ways = waysOf(problem, places);
   const blocks = blocksOf(problem, places);
   const count = places.spot.length;
-  const standsOf = Int32Array.from(places.spot, (spot) => problem.spots[spot]!.stand);
-  const shares = Float64Array.from(
-    standsOf,
-    (stand, place) => problem.plants[places.plant[place]!]!.loadG / stands[stand]!.loadG,
-  );
-  const isGrouped = new Set(wishes.flatMap((wish) => (wish.kind === 'group' ? wish.plants : [])));
-  const groups = wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
-  const net = new Float64Array(seasons.length * count);
+  const { standsOf, shares } = bearingOf(problem, places);
+  const groups = groupsOf(problem);
+  const isGrouped = new Set(groups.flat());
   return ({ place: prices, bearing }) => {
-    for (let season = 0, i = 0; season < seasons.length; season++)
-      for (let place = 0; place < count; place++, i++)
-        net[i] = prices[i]! - bearing[season * stands.length + standsOf[place]!]! * shares[place]!;
+    const net = netPrices(problem, places, { place: prices, bearing });
     const disagreement = new Map<number, number>();
     const bearingLeft = new Float64Array(seasons.length * stands.length).fill(1);
     const settings = new Int32Array(seasons.length * circuits.length);
@@ -220,7 +230,7 @@ function blocksOf(problem: PlanProblem, { ofSpot, plant }: Places) {
     }
     const set = settings.subarray(season * circuits.length, (season + 1) * circuits.length);
     spots.forEach(({ circuits: lit, widthCm }, spot) => {
-      const state = lit.reduce((at, c) => at * circuits[c]!.costs.length + set[c]!, 0);
+      const state = stateUnder(circuits, lit, set);
       if (lit.length === 0) sum += values[spot]![0]!;
       if (values[spot]![state] === 0) return;
       look(season, spot, state, prices);
@@ -239,7 +249,7 @@ export function pricesFrom(problem: PlanProblem, places: Places, { spots: at, se
   seasons.forEach((_, season) => {
     const has = problem.plants.map((_plant, plant) => {
       const spot = at[season]![plant]!;
-      const state = spots[spot]!.circuits.reduce((j, c) => j * circuits[c]!.costs.length + settings[season]![c]!, 0);
+      const state = stateUnder(circuits, spots[spot]!.circuits, settings[season]!);
       return problem.worth[worthAt(problem, states, { season, plant, spot }) + state]!;
     });
     for (let i = 0; i < count; i++) place[season * count + i] = has[places.plant[i]!]!;

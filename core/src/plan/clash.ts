@@ -1,24 +1,16 @@
 /** Which wishes cannot hold together, the fewest first: what to ask the grower when no plan keeps them all. */
 import type { Highs } from 'highs';
 import { solveProgramme } from './highs-solver';
-import type { PlanProblem, PlanWish } from './problem';
+import { unlit, type PlanProblem, type PlanWish } from './problem';
 import { planProgramme } from './programme';
 
 /** Whether something can be placed is not worth longer, s. */
 const DECIDED_WITHIN_S = 30;
 
-/** Rules are those of every season: one arrangement shows whether there is any, and lamps do not matter to it. */
+/** Rules are those of every season, and moves do not matter to them. */
 function oneArrangement(problem: PlanProblem, wishes: readonly PlanWish[]): PlanProblem {
-  const { plants, spots } = problem;
-  return {
-    ...problem,
-    seasons: [1],
-    plants: plants.map((plant) => ({ ...plant, moveCost: 0 })),
-    spots: spots.map((spot) => ({ ...spot, circuits: [] })),
-    circuits: [],
-    wishes,
-    worth: new Float64Array(plants.length * spots.length),
-  };
+  const plants = problem.plants.map((plant) => ({ ...plant, moveCost: 0 }));
+  return unlit({ ...problem, plants, wishes }, new Float64Array(plants.length * problem.spots.length));
 }
 
 const canHold = (highs: Highs, problem: PlanProblem, wishes: readonly PlanWish[]): boolean =>

@@ -50,6 +50,10 @@ function modelOf(highs: Highs, programme: Programme): Model {
   });
 }
 
+/** Whether a row without columns is to be more, or less, than nothing. */
+const asksOfNothing = ({ starts, lower, upper }: Programme): boolean =>
+  lower.some((least, row) => starts[row] === starts[row + 1] && (least > 0 || upper[row]! < 0));
+
 /**
  * The greatest value of a programme.
  * @param start a choice to begin from, of the columns that take whole numbers; null for none
@@ -60,6 +64,8 @@ export function solveProgramme(
   limits: SolveLimits,
   start: Float64Array | null = null,
 ): SolveOutcome {
+  // A programme without columns counts as solved there, whatever its rows ask for.
+  if (asksOfNothing(programme)) return { state: 'impossible' };
   const model = modelOf(highs, programme);
   try {
     const options: Record<string, OptionValue> = {

@@ -3,10 +3,10 @@
  * plant onto a spot that the sides would not have chosen costs so much of the bound; where the bound falls below the
  * plan in hand, no better plan has it.
  */
-import type { Places, Prices } from './bound';
+import { netPrices, type Places, type Prices } from './bound';
 import { chooseSettings, circuitBlocks } from './circuit-blocks';
 import { gainsByWidth, wanting } from './packing';
-import { lightStates, settingsOfState, worthAt, type PlanProblem } from './problem';
+import { groupsOf, lightStates, settingsOfState, worthAt, type PlanProblem } from './problem';
 
 /** Whether a plant may stand on a spot in one of its light states in a season. */
 export type IsOpen = (season: number, plant: number, spot: number, state: number) => boolean;
@@ -19,14 +19,17 @@ export interface Regrets {
 }
 
 /** By season and place: by how much the bound falls if the plant takes it. Plants of groups are not held to it. */
-function placeRegrets({ seasons, plants, wishes }: PlanProblem, { first, spot }: Places, { place }: Prices) {
+function placeRegrets(problem: PlanProblem, places: Places, prices: Prices) {
+  const { seasons, plants } = problem;
+  const { first, spot } = places;
+  const net = netPrices(problem, places, prices);
   const count = spot.length;
   const regrets = new Float64Array(seasons.length * count);
-  const isGrouped = new Set(wishes.flatMap((wish) => (wish.kind === 'group' ? wish.plants : [])));
+  const isGrouped = new Set(groupsOf(problem).flat());
   plants.forEach(({ moveCost, now }, plant) => {
     if (isGrouped.has(plant)) return;
     const [begin, end] = [first[plant]!, first[plant + 1]!];
-    const own = seasons.map((_, season) => place.subarray(season * count + begin, season * count + end));
+    const own = seasons.map((_, season) => net.subarray(season * count + begin, season * count + end));
     /** Best ways up to a season, that season's place left out. */
     const upTo = (order: readonly number[], startCost: (i: number) => number) => {
       const ways: Float64Array[] = [];

@@ -17,13 +17,11 @@ export const wanting = (most: number): Wanting => ({
   width: new Int32Array(most),
 });
 
-/** Room is tried width by width up to this, cm. */
-const WIDEST = 2000;
-const best = new Float64Array(WIDEST + 1);
+/** Written over from spot to spot; as long as the widest so far. */
+let best = new Float64Array(256);
 
 /** The most that plants side by side gain within a width; by width exactly, while what they weigh is let go. */
-export function packedGain({ count, gain, width }: Wanting, roomCm: number): number {
-  const room = Math.min(WIDEST, roomCm);
+export function packedGain({ count, gain, width }: Wanting, room: number): number {
   let least = Infinity;
   let most = 0;
   for (let i = 0; i < count; i++) {
@@ -31,6 +29,7 @@ export function packedGain({ count, gain, width }: Wanting, roomCm: number): num
     if (gain[i]! > most) most = gain[i]!;
   }
   if (count <= 1 || 2 * least > room) return most;
+  if (best.length <= room) best = new Float64Array(room + 1);
   best.fill(0, 0, room + 1);
   for (let i = 0; i < count; i++) {
     const [own, more] = [width[i]!, gain[i]!];
@@ -43,8 +42,8 @@ export function packedGain({ count, gain, width }: Wanting, roomCm: number): num
 }
 
 /** The most that is gained within each width up to the room's. */
-export function gainsByWidth({ count, gain, width }: Wanting, roomCm: number): Float64Array {
-  const gains = new Float64Array(Math.min(WIDEST, roomCm) + 1);
+export function gainsByWidth({ count, gain, width }: Wanting, room: number): Float64Array {
+  const gains = new Float64Array(room + 1);
   for (let i = 0; i < count; i++)
     for (let at = gains.length - 1; at >= width[i]!; at--)
       gains[at] = Math.max(gains[at]!, gains[at - width[i]!]! + gain[i]!);
@@ -52,8 +51,7 @@ export function gainsByWidth({ count, gain, width }: Wanting, roomCm: number): F
 }
 
 /** The keys of those that gain it. */
-export function packedKeys({ count, key, gain, width }: Wanting, roomCm: number): number[] {
-  const room = Math.min(WIDEST, roomCm);
+export function packedKeys({ count, key, gain, width }: Wanting, room: number): number[] {
   const rows = [new Float64Array(room + 1)];
   for (let i = 0; i < count; i++) {
     const row = Float64Array.from(rows[i]!);

@@ -1,11 +1,13 @@
 /** What holds of every joint plan, over small ones drawn at random and gone through whole. */
 import fc from 'fast-check';
 import loadHighs, { type Highs } from 'highs';
-import { placesOf, responder } from './bound';
+import { placesOf, responder, type Places, type Prices } from './bound';
 import { solveProgramme } from './highs-solver';
-import { lightStates, type PlanProblem } from './problem';
+import { choiceRegrets } from './open-choices';
+import { gainsByWidth, packedGain, packedKeys, wanting } from './packing';
+import { lightStates, stateUnder, type PlanProblem } from './problem';
 import { planProgramme } from './programme';
-import { bestByEnumeration, smallProblems } from './small-problems.fixture';
+import { bestByEnumeration, bestPlan, smallProblems } from './small-problems.fixture';
 import { solvePlan } from './solve-plan';
 import { breachesOf, valueOfPlan } from './value';
 
@@ -41,7 +43,7 @@ it('search, prices and solver find the best, keep every rule, and the same each 
     fc.property(smallProblems, (problem) => {
       const best = bestByEnumeration(problem);
       const outcome = solvePlan(highs, problem, WANTED);
-      if (best === null || outcome.state === 'impossible') {
+      if (best === null || outcome.state !== 'found') {
         expect([best, outcome.state]).toEqual([null, 'impossible']);
         return;
       }
@@ -54,28 +56,79 @@ it('search, prices and solver find the best, keep every rule, and the same each 
   );
 });
 
+/** Prices at random, of places and of what stands bear. */
+const somePrices = fc
+  .tuple(
+    fc.array(fc.double({ min: -1, max: 1.5, noNaN: true }), { minLength: 13, maxLength: 30 }),
+    fc.double({ min: 0, max: 0.5, noNaN: true }),
+  )
+  .map(([drawn, bearing]) => (problem: PlanProblem, places: Places): Prices => {
+    const { seasons, stands } = problem;
+    const length = seasons.length * places.spot.length;
+    return {
+      place: Float64Array.from({ length }, (_, i) => drawn[(5 * i) % drawn.length]!),
+      bearing: new Float64Array(seasons.length * stands.length).fill(bearing),
+    };
+  });
+
 it('no plan is worth more than the bound, whatever the prices', () => {
-  const prices = fc.array(fc.double({ min: -1, max: 1.5, noNaN: true }), { minLength: 13, maxLength: 30 });
   fc.assert(
-    fc.property(smallProblems, prices, fc.double({ min: 0, max: 0.5, noNaN: true }), (problem, drawn, bearing) => {
+    fc.property(smallProblems, somePrices, (problem, pricesOf) => {
       const best = bestByEnumeration(problem);
       if (best === null) return;
       const places = placesOf(problem);
-      const { seasons, stands } = problem;
-      const place = Float64Array.from(
-        { length: seasons.length * places.spot.length },
-        (_, i) => drawn[(5 * i) % drawn.length]!,
-      );
-      const { bound } = responder(
-        problem,
-        places,
-      )({
-        place,
-        bearing: new Float64Array(seasons.length * stands.length).fill(bearing),
-      });
-      expect(bound).toBeGreaterThan(best - 1e-9);
+      expect(responder(problem, places)(pricesOf(problem, places)).bound).toBeGreaterThan(best - 1e-9);
     }),
     { numRuns: 100 },
+  );
+});
+
+it('nothing of the best plan costs the bound more than lies between the two, whatever the prices', () => {
+  fc.assert(
+    fc.property(smallProblems, somePrices, (problem, pricesOf) => {
+      const plan = bestPlan(problem);
+      if (plan === null) return;
+      const places = placesOf(problem);
+      const prices = pricesOf(problem, places);
+      const slack = responder(problem, places)(prices).bound - valueOfPlan(problem, plan).objective;
+      const regrets = choiceRegrets(problem, places, prices);
+      plan.spots.forEach((at, season) =>
+        at.forEach((spot, plant) => {
+          const state = stateUnder(problem.circuits, problem.spots[spot]!.circuits, plan.settings[season]!);
+          expect(regrets.of(season, plant, spot, state)).toBeLessThan(slack + 1e-9);
+        }),
+      );
+    }),
+    { numRuns: 100 },
+  );
+});
+
+it('plants packed side by side gain the most there is, within the width', () => {
+  const plants = fc.array(fc.tuple(fc.integer({ min: 5, max: 40 }), fc.double({ min: 0.01, max: 1, noNaN: true })), {
+    maxLength: 6,
+  });
+  fc.assert(
+    fc.property(plants, fc.integer({ min: 5, max: 300 }), (given, room) => {
+      const wanted = wanting(given.length);
+      for (const [width, gain] of given) {
+        [wanted.key[wanted.count], wanted.width[wanted.count], wanted.gain[wanted.count]] = [wanted.count, width, gain];
+        wanted.count += 1;
+      }
+      const fitting = given.filter(([width]) => width <= room);
+      if (fitting.length < given.length) return;
+      const widthOf = (some: readonly (readonly [number, number])[]) => some.reduce((sum, [width]) => sum + width, 0);
+      const gainOf = (some: readonly (readonly [number, number])[]) => some.reduce((sum, [, gain]) => sum + gain, 0);
+      const all = given.reduce<(readonly [number, number])[][]>(
+        (sets, one) => [...sets, ...sets.map((some) => [...some, one])],
+        [[]],
+      );
+      const most = Math.max(...all.filter((some) => widthOf(some) <= room).map(gainOf));
+      const chosen = packedKeys(wanted, room).map((key) => given[key]!);
+      expect(packedGain(wanted, room)).toBeCloseTo(most, 9);
+      expect(gainsByWidth(wanted, room)[room]).toBeCloseTo(most, 9);
+      expect(widthOf(chosen)).toBeLessThanOrEqual(room);
+      expect(gainOf(chosen)).toBeCloseTo(most, 9);
+    }),
   );
 });
 
@@ -108,4 +161,20 @@ it('one more spot never makes the best worse, and dearer energy never better', (
     }),
     { numRuns: 15 },
   );
+});
+
+it('a plant that a wish leaves no spot is told with that wish, and one that fits nowhere with none', () => {
+  const spot = { stand: 0, widthCm: 20, heightCm: 20, loadG: 9, circuits: [] };
+  const plant = { widthCm: 10, heightCm: 5, loadG: 1, moveCost: 0, now: null };
+  const base = { seasons: [1], spots: [spot], stands: [{ loadG: 9 }], circuits: [], worth: new Float64Array(1) };
+  const forbidden = { id: 'w', kind: 'forbid', plant: 0, spots: [0] } as const;
+  expect(solvePlan(highs, { ...base, plants: [plant], wishes: [forbidden] }, WANTED)).toEqual({
+    state: 'impossible',
+    clash: [forbidden],
+  });
+  const tooTall = { ...plant, heightCm: 30 };
+  expect(solvePlan(highs, { ...base, plants: [tooTall], wishes: [] }, WANTED)).toEqual({
+    state: 'impossible',
+    clash: [],
+  });
 });

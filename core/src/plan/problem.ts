@@ -50,7 +50,9 @@ export interface PlanProblem {
   readonly stands: readonly { readonly loadG: number }[];
   readonly circuits: readonly PlanCircuit[];
   readonly wishes: readonly PlanWish[];
-  /** By season, plant and light state of a spot, at `worthAt`; weighted by the season and by how much the plant matters. */
+  /**
+   * By season, plant and light state of a spot, at `worthAt`; weighted by the season and by how much the plant matters.
+   */
   readonly worth: Float64Array;
 }
 
@@ -97,7 +99,7 @@ export function settingsOfState(circuits: readonly PlanCircuit[], lit: readonly 
 export const stateUnder = (
   circuits: readonly PlanCircuit[],
   lit: readonly number[],
-  settings: readonly number[],
+  settings: ArrayLike<number>,
 ): number => lit.reduce((state, c) => state * circuits[c]!.costs.length + settings[c]!, 0);
 
 /** Where a plant's worth stands: the first state of a spot in a season. */
@@ -106,6 +108,22 @@ export const worthAt = (
   { all, first }: LightStates,
   { season, plant, spot }: { readonly season: number; readonly plant: number; readonly spot: number },
 ): number => (season * plants.length + plant) * all + first[spot]!;
+
+/** Plants that are kept together. */
+export const groupsOf = ({ wishes }: Pick<PlanProblem, 'wishes'>): (readonly number[])[] =>
+  wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
+
+/**
+ * One arrangement for all seasons, lamps left aside: whether the rules can be kept does not depend on either.
+ * @param worth by plant and spot
+ */
+export const unlit = (problem: PlanProblem, worth: Float64Array): PlanProblem => ({
+  ...problem,
+  seasons: [1],
+  spots: problem.spots.map((spot) => ({ ...spot, circuits: [] })),
+  circuits: [],
+  worth,
+});
 
 /** By plant: the spots that are wide, high and strong enough for it alone, and not ruled out by a wish about it. */
 export function possibleSpots({ plants, spots, stands, wishes }: PlanProblem): number[][] {

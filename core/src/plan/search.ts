@@ -4,7 +4,7 @@
  * plan is, a bound says.
  */
 import { Arrangement } from './arrangement';
-import { possibleSpots, type Plan, type PlanProblem } from './problem';
+import { groupsOf, possibleSpots, type Plan, type PlanProblem } from './problem';
 
 export interface SearchGiven {
   readonly problem: PlanProblem;
@@ -71,9 +71,9 @@ function drawing({ problem: { seasons }, random }: SearchGiven) {
 
 /** What the moves need to know of a problem. */
 function grounds({ problem, favourites }: SearchGiven) {
-  const { plants, spots, wishes } = problem;
+  const { plants, spots } = problem;
   const possible = possibleSpots(problem);
-  const groups = wishes.flatMap((wish) => (wish.kind === 'group' ? [wish.plants] : []));
+  const groups = groupsOf(problem);
   return {
     possible,
     favourites: favourites.map((list, plant) => (list.length > 0 ? list : possible[plant]!)),

@@ -91,10 +91,11 @@ const choices = (of: number, times: number): number[][] =>
 const seasonPlans = ({ plants, spots }: PlanProblem) => choices(spots.length, plants.length);
 
 /** The best plan within the rules, by going through all of them; null where there is none. */
-export function bestByEnumeration(problem: PlanProblem): number | null {
+export function bestPlan(problem: PlanProblem): Plan | null {
   const rules = seasonPlans(problem).filter((at) => breachesOf(problem, { spots: [at] }).length === 0);
   const settings = choices(2, problem.circuits.length);
-  let best: number | null = null;
+  let best: Plan | null = null;
+  let most = -Infinity;
   const all = problem.seasons.reduce<Plan[]>(
     (plans) =>
       plans.flatMap((plan) =>
@@ -106,7 +107,13 @@ export function bestByEnumeration(problem: PlanProblem): number | null {
   );
   for (const plan of all) {
     const { objective } = valueOfPlan(problem, plan);
-    if (best === null || objective > best) best = objective;
+    if (objective > most) [best, most] = [plan, objective];
   }
   return best;
+}
+
+/** What it is worth. */
+export function bestByEnumeration(problem: PlanProblem): number | null {
+  const plan = bestPlan(problem);
+  return plan && valueOfPlan(problem, plan).objective;
 }

@@ -9,7 +9,7 @@ import { lowered, placesOf, pricesFrom, type Bounding, type Places, type Prices 
 import { smallestClash } from './clash';
 import { choiceRegrets, type IsOpen } from './open-choices';
 import { solveProgramme } from './highs-solver';
-import { lightStates, possibleSpots, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
+import { lightStates, possibleSpots, unlit, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
 import { planProgramme } from './programme';
 import { bettered } from './search';
 import { breachesOf, valueOfPlan } from './value';
@@ -33,7 +33,9 @@ export interface PlanWanted {
 export type PlanOutcome =
   | { readonly state: 'found'; readonly plan: Plan; readonly objective: number; readonly bound: number }
   /** The smallest set of wishes that cannot hold together; none where the rules alone cannot be met. */
-  | { readonly state: 'impossible'; readonly clash: readonly PlanWish[] };
+  | { readonly state: 'impossible'; readonly clash: readonly PlanWish[] }
+  /** No arrangement was found in time, and nothing shows that there is none. */
+  | { readonly state: 'undecided' };
 
 const SEED = 20_260_321;
 /** Tries of a round for each plant and season, and steps of prices. */
@@ -45,7 +47,10 @@ const FAVOURITES = 12;
 
 export function solvePlan(highs: Highs, problem: PlanProblem, wanted: PlanWanted): PlanOutcome {
   const first = firstPlan(highs, problem);
-  if (!first) return { state: 'impossible', clash: smallestClash(highs, problem) ?? [] };
+  if (!first) {
+    const clash = smallestClash(highs, problem);
+    return clash ? { state: 'impossible', clash } : { state: 'undecided' };
+  }
   const places = placesOf(problem);
   const random = seeded(SEED);
   const tries = Math.max(FEWEST_TRIES, TRIES_EACH * problem.plants.length * problem.seasons.length);
@@ -109,21 +114,14 @@ function settle(
 
 /** Where plants stand now, or if that breaks a rule, any arrangement that breaks none; null where there is none. */
 function firstPlan(highs: Highs, problem: PlanProblem): Plan | null {
-  const { seasons, plants, circuits, spots } = problem;
+  const { seasons, plants, circuits } = problem;
   const settings = seasons.map(() => circuits.map(() => 0));
   const now = plants.map((plant) => plant.now);
   if (!now.includes(null)) {
     const plan = { spots: seasons.map(() => now as number[]), settings };
     if (breachesOf(problem, plan).length === 0) return plan;
   }
-  const unlit: PlanProblem = {
-    ...problem,
-    seasons: [1],
-    spots: spots.map((spot) => ({ ...spot, circuits: [] })),
-    circuits: [],
-    worth: meanWorth(problem),
-  };
-  const { programme, planOf } = planProgramme(unlit);
+  const { programme, planOf } = planProgramme(unlit(problem, meanWorth(problem)));
   const outcome = solveProgramme(highs, programme, { gap: 0.05, seconds: 60 });
   if (outcome.state === 'impossible' || outcome.state === 'nothing-found') return null;
   const [arrangement] = planOf(outcome.columns).spots;
