@@ -7,6 +7,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkNode, ensureBuilt, ensureInstalled, root } from './prepare.mjs';
 
+/** A busy machine may be many times slower than a quiet one. */
+const PATIENCE_MS = 300_000;
 const PORT = Number(process.env.PORT ?? 4793);
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -34,7 +36,7 @@ const VIEWS = [
     '/light/day/loft',
     WIDE,
     'light',
-    async (page) => page.getByText('Its patch on the floor').waitFor({ timeout: 30_000 }),
+    async (page) => page.getByText('Its patch on the floor').waitFor({ timeout: PATIENCE_MS }),
   ],
   ['light-year', '/light/year/sill-2', PHONE, 'light'],
   ['tier', '/light/tier/rack-2', PHONE, 'light'],
@@ -45,7 +47,13 @@ const VIEWS = [
     'light',
     async (page) => page.getByText('Its year, full grown, in this home').scrollIntoViewIfNeeded(),
   ],
-  ['air', '/air/loft', PHONE, 'light', async (page) => page.getByText('A typical day in').waitFor({ timeout: 60_000 })],
+  [
+    'air',
+    '/air/loft',
+    PHONE,
+    'light',
+    async (page) => page.getByText('A typical day in').waitFor({ timeout: PATIENCE_MS }),
+  ],
   [
     'reading',
     '/light/reading/rack-mid-1',
@@ -54,7 +62,7 @@ const VIEWS = [
     async (page) => {
       await page.getByLabel('The meter shows').fill('10600');
       await page.getByRole('radio', { name: 'Dark: lamps alone' }).click();
-      await page.getByTestId('compared').waitFor({ timeout: 30_000 });
+      await page.getByTestId('compared').waitFor({ timeout: PATIENCE_MS });
     },
   ],
   ['plants-wide', '/plants', WIDE, 'light'],
@@ -76,13 +84,16 @@ const browser = await chromium.launch(CHROMIUM_LAUNCH);
 try {
   for (const [name, address, viewport, colorScheme, act] of VIEWS) {
     const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
+    page.on('console', (message) => {
+      if (['error', 'warning'].includes(message.type())) console.log(`${name}: ${message.type()}: ${message.text()}`);
+    });
     await page.goto(`http://127.0.0.1:${PORT}${address}`);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
-    await page.getByRole('progressbar').first().waitFor({ state: 'hidden', timeout: 30_000 });
+    await page.getByRole('progressbar').first().waitFor({ state: 'hidden', timeout: PATIENCE_MS });
     await page.waitForTimeout(1500);
     if (act) await act(page);
     await page.waitForTimeout(300);
-    await page.getByText('Looking for what would help').first().waitFor({ state: 'hidden', timeout: 60_000 });
+    await page.getByText('Looking for what would help').first().waitFor({ state: 'hidden', timeout: PATIENCE_MS });
     await page.screenshot({ path: path.join(root, 'docs/screenshots', `${name}.png`) });
     await page.close();
   }
