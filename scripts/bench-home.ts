@@ -1,5 +1,5 @@
 /** A home of four rooms, eight windows, 120 spots and 40 lamps: what the speed of the light engine is measured on. */
-import type { HomeFacts, HungCurtain, Window } from '@dulvan/core';
+import { NOTHING_PLANNED, type HomeFacts, type HungCurtain, type Window } from '@dulvan/core';
 import { sailLoft } from '../server/src/demo/sail-loft';
 
 const ROOMS = 4;
@@ -208,6 +208,7 @@ export function fullHome(): HomeFacts {
     doorways: [],
     learntAir: [],
     spotAir: [],
+    ...NOTHING_PLANNED,
   };
   return {
     ...empty,

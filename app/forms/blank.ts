@@ -4,6 +4,7 @@ import {
   ALL_MONTHS,
   PALE_REVEAL,
   ASSUMED_CLIMATE,
+  PLAIN_TIMER,
   PLAIN_WOOD,
   type AirStatement,
   type AirThing,
@@ -19,6 +20,7 @@ import {
   type RoomClimate,
   type Spot,
   type Stand,
+  type Supply,
   type Tier,
   type Window,
 } from '@dulvan/core';
@@ -147,8 +149,18 @@ function newSpot(facts: HomeFacts, tierId: string, stand: Stand): Spot {
 }
 
 function newCircuit(facts: HomeFacts): Circuit {
-  return { id: newId(), homeId: facts.home.id, name: WORDS.timer, onMinute: 480, offMinute: 1200, months: ALL_YEAR };
+  return { id: newId(), homeId: facts.home.id, name: WORDS.timer, onMinute: 480, offMinute: 1200, months: ALL_YEAR, ...PLAIN_TIMER };
 }
+
+const USUAL_BREAKER_W = 3600;
+
+const newSupply = (facts: HomeFacts): Supply => ({
+  id: newId(),
+  homeId: facts.home.id,
+  name: '',
+  limitW: USUAL_BREAKER_W,
+  alsoW: 0,
+});
 
 function newLamp(facts: HomeFacts, tierId: string, circuitId: string, stand: Stand): Lamp {
   const others = facts.lamps.filter((lamp) => lamp.tierId === tierId).length;
@@ -282,6 +294,8 @@ export function blankFor(facts: HomeFacts, list: FormList, parent: string | null
       return newRoom(facts);
     case 'circuits':
       return newCircuit(facts);
+    case 'supplies':
+      return newSupply(facts);
     case 'windows':
       return room ? newWindow(facts, room.id) : null;
     case 'obstructions':

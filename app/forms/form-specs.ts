@@ -11,7 +11,19 @@ import { WINDOW_SPECS } from './window-specs';
 /** The lists that are filled in by these forms; the others have screens of their own. */
 export type FormList = Exclude<
   FactList,
-  'ownTaxa' | 'corrections' | 'photometries' | 'weathers' | 'readings' | 'outcomes' | 'learntAir' | 'spotAir'
+  | 'ownTaxa'
+  | 'corrections'
+  | 'photometries'
+  | 'weathers'
+  | 'readings'
+  | 'outcomes'
+  | 'learntAir'
+  | 'spotAir'
+  | 'tariffs'
+  | 'planSettings'
+  | 'wishes'
+  | 'plans'
+  | 'planSteps'
 >;
 
 export const FORM_SPECS: Record<FormList | 'home', FormSpec> = {

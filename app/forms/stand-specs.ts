@@ -88,6 +88,41 @@ export const STAND_SPECS = {
       { field: 'onMinute', label: 'Lamps on at', kind: 'time' },
       { field: 'offMinute', label: 'Lamps off at', kind: 'time-until' },
       { field: 'months', label: 'Timer runs in', kind: 'months' },
+      {
+        field: 'freedom',
+        more: 'what a plan may change',
+        label: 'A plan may change',
+        kind: 'choice',
+        choices: () => words({ nothing: 'Nothing', hours: 'Its hours', 'hours-and-level': 'Its hours, and dim its lamps' }),
+      },
+      {
+        field: 'limitW',
+        more: 'its rating',
+        label: 'The timer may switch',
+        kind: 'number',
+        unit: 'W',
+        optional: 'optional',
+        help: 'On its label. Lamps draw many times their power for an instant when they come on: stay well below.',
+      },
+      {
+        field: 'supplyId',
+        more: 'electrical circuit',
+        label: 'Plugged into',
+        kind: 'choice',
+        optional: 'optional',
+        choices: (facts) => [{ value: '', word: 'Not said' }, ...named(facts?.supplies ?? [])],
+      },
+    ],
+  },
+  supplies: {
+    noun: 'electrical circuit',
+    caution:
+      'All that hangs on one breaker counts together. Your local electrical code comes first; ask a licensed ' +
+      'electrician before you load a circuit near its limit.',
+    items: [
+      { field: 'name', label: 'Name', kind: 'text' },
+      { field: 'limitW', label: 'Its breaker allows', kind: 'number', unit: 'W' },
+      { field: 'alsoW', label: 'What else hangs on it', kind: 'number', unit: 'W' },
     ],
   },
   lamps: {

@@ -2,7 +2,9 @@
 import {
   FACT_LISTS,
   KINDS,
+  NOTHING_PLANNED,
   PALE_REVEAL,
+  PLAIN_TIMER,
   PLAIN_WOOD,
   type EntryChange,
   type FactList,
@@ -37,6 +39,14 @@ import {
   tierSchema,
   windowSchema,
 } from './place-schemas';
+import {
+  planSchema,
+  planSettingsSchema,
+  planStepSchema,
+  supplySchema,
+  tariffSchema,
+  wishSchema,
+} from './plan-schemas';
 
 export const factSchemas: { readonly [L in FactList]: z.ZodType<FactOf[L]> & { readonly shape: z.core.$ZodShape } } = {
   rooms: roomSchema,
@@ -61,6 +71,12 @@ export const factSchemas: { readonly [L in FactList]: z.ZodType<FactOf[L]> & { r
   doorways: doorwaySchema,
   learntAir: learntAirSchema,
   spotAir: spotAirSchema,
+  supplies: supplySchema,
+  tariffs: tariffSchema,
+  planSettings: planSettingsSchema,
+  wishes: wishSchema,
+  plans: planSchema,
+  planSteps: planStepSchema,
 };
 
 /** A home with all its lists, each within its limit and each key once. */
@@ -86,6 +102,7 @@ const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string,
   rooms: { eveningLux: 0, eveningFromMinute: 1080, eveningToMinute: 1320 },
   windows: { revealM: 0, revealReflectance: PALE_REVEAL, overhangM: 0, overhangAboveM: 0 },
   stands: { reflectance: PLAIN_WOOD },
+  circuits: PLAIN_TIMER,
   blocks: { reflectance: PLAIN_WOOD },
   lamps: {
     ratedBy: 'ppf',
@@ -107,6 +124,7 @@ const LATER_LISTS: Readonly<Partial<Record<FactList, readonly unknown[]>>> = {
   doorways: [],
   learntAir: [],
   spotAir: [],
+  ...NOTHING_PLANNED,
 };
 
 type Fields = Readonly<Record<string, unknown>>;

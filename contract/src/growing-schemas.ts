@@ -11,6 +11,7 @@ import {
   READING_SKIES,
   READING_UNITS,
   SCHOOLS,
+  TIMER_FREEDOMS,
   TRAITS,
   type AirStatement,
   type Circuit,
@@ -42,6 +43,7 @@ import {
   wholeWithin,
   within,
 } from './fields';
+import { programmeSchema } from './plan-schemas';
 
 /** A taxon of the catalogue, a group of it, or an own one; the catalogue's keys are longer than others. */
 const taxonKey = z.string().regex(/^[A-Za-z0-9_-]{1,60}$/, 'Not a valid key.');
@@ -53,6 +55,10 @@ export const circuitSchema = z.strictObject({
   onMinute: minuteOfDay,
   offMinute: minuteOfDay,
   months,
+  programme: programmeSchema,
+  freedom: z.enum(TIMER_FREEDOMS),
+  limitW: within(1, 5000, 'W').nullable(),
+  supplyId: id.nullable(),
 }) satisfies z.ZodType<Circuit>;
 
 export const lampSchema = z.strictObject({

@@ -2,7 +2,15 @@
  * Draws homes at random from what the facts allow, with spots and an instant: what the engine is held against the
  * tracer on.
  */
-import type { Block, HomeFacts, Obstruction, Room, Window } from '../src/facts';
+import {
+  NOTHING_PLANNED,
+  PLAIN_TIMER,
+  type Block,
+  type HomeFacts,
+  type Obstruction,
+  type Room,
+  type Window,
+} from '../src/facts';
 import { ALL_MONTHS } from '../src/units';
 import { Draw } from './draw';
 import { cabinetOf } from './random-cabinet';
@@ -218,7 +226,7 @@ export function drawnHome(seed: number): Drawn {
       stands: [...free.stands, ...cabinet.stands],
       tiers: [...free.tiers, ...cabinet.tiers],
       spots: [...free.spots, ...cabinet.spots],
-      circuits: [{ id: 'circuit', homeId: 'home', name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_MONTHS }],
+      circuits: [{ id: 'circuit', homeId: 'home', name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_MONTHS, ...PLAIN_TIMER }],
       photometries: PHOTOMETRIES,
       lamps: [...lamps, ...cabinet.lamps],
       plants,
@@ -235,6 +243,7 @@ export function drawnHome(seed: number): Drawn {
       doorways: [],
       learntAir: [],
       spotAir: [],
+      ...NOTHING_PLANNED,
     },
     outdoors,
     kinds: [...draw.kinds],

@@ -1,12 +1,43 @@
 /** Timers and the lamps they switch together. */
 
-/** Lamps on one timer. Minutes after local midnight; on before off, 1440 is midnight at the day's end. */
-export interface Circuit {
+/** A stretch of the day in which a timer is on. Minutes after local midnight; on before off, 1440 is the day's end. */
+export interface TimerSpan {
+  readonly onMinute: number;
+  readonly offMinute: number;
+}
+
+/** What a timer does in some months. */
+export interface TimerMonths {
+  /** 1..12; each month stands in one of a timer's entries at most. */
+  readonly months: readonly number[];
+  /** In order and apart; none is off. */
+  readonly spans: readonly TimerSpan[];
+  /** Share of the power its lamps are set to, 0..1. */
+  readonly level: number;
+}
+
+/** What a plan may change of a timer. */
+export const TIMER_FREEDOMS = ['nothing', 'hours', 'hours-and-level'] as const;
+export type TimerFreedom = (typeof TIMER_FREEDOMS)[number];
+
+/** Lamps on one timer. */
+export interface Circuit extends TimerSpan {
   readonly id: string;
   readonly homeId: string;
   readonly name: string;
-  readonly onMinute: number;
-  readonly offMinute: number;
   /** Months (1..12) in which the timer runs. */
   readonly months: readonly number[];
+  /** Month by month; with any entry, it rules instead of one time for all months. */
+  readonly programme: readonly TimerMonths[];
+  readonly freedom: TimerFreedom;
+  /** What the timer's label allows it to switch, W; null is not known. */
+  readonly limitW: number | null;
+  /** The electrical circuit it is plugged into; null is not known. */
+  readonly supplyId: string | null;
 }
+
+/** A timer of which nothing but its times was said. */
+export const PLAIN_TIMER = { programme: [], freedom: 'hours', limitW: null, supplyId: null } as const satisfies Pick<
+  Circuit,
+  'programme' | 'freedom' | 'limitW' | 'supplyId'
+>;

@@ -13,11 +13,14 @@ import type { Outcome } from './outcome';
 import type { OwnTaxon } from './own-taxon';
 import type { Photometry } from './photometry';
 import type { Plant } from './plant';
+import type { AcceptedPlan, PlanSettings, PlanStep, Wish } from './plan';
 import type { Reading } from './reading';
 import type { Room } from './room';
 import type { RoomClimate } from './room-climate';
 import type { Spot } from './spot';
 import type { Stand } from './stand';
+import type { Supply } from './supply';
+import type { TariffBand } from './tariff';
 import type { Tier } from './tier';
 import type { WeatherFile } from './weather';
 import type { Window } from './window';
@@ -46,9 +49,25 @@ export interface FactOf {
   doorways: Doorway;
   learntAir: LearntAir;
   spotAir: SpotAirStatement;
+  supplies: Supply;
+  tariffs: TariffBand;
+  planSettings: PlanSettings;
+  wishes: Wish;
+  plans: AcceptedPlan;
+  planSteps: PlanStep;
 }
 
 /** The lists of a home's facts by name, without the home itself. */
 export type FactList = keyof FactOf;
+
+/** The lists of a home for which nothing was ever planned. */
+export const NOTHING_PLANNED = {
+  supplies: [],
+  tariffs: [],
+  planSettings: [],
+  wishes: [],
+  plans: [],
+  planSteps: [],
+} as const satisfies Partial<Record<FactList, readonly []>>;
 
 export type HomeFacts = { readonly home: Home } & { readonly [L in FactList]: readonly FactOf[L][] };

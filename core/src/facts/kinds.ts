@@ -44,7 +44,8 @@ export const KINDS: { readonly [L in FactList]: Kind<L> } = {
   stands: { noun: 'stand', owner: partOf('roomId', 'rooms'), links: [], limit: 200 },
   tiers: { noun: 'tier', owner: partOf('standId', 'stands'), links: [], limit: 600 },
   spots: { noun: 'spot', owner: partOf('tierId', 'tiers'), links: [], limit: 2000 },
-  circuits: { noun: 'timer', owner: null, links: [], limit: 100 },
+  supplies: { noun: 'electrical circuit', owner: null, links: [], limit: 50 },
+  circuits: { noun: 'timer', owner: null, links: [pointsAt('supplyId', 'supplies', 'cleared')], limit: 100 },
   photometries: { noun: 'lamp file', owner: null, links: [], limit: 20 },
   lamps: {
     noun: 'lamp',
@@ -82,6 +83,31 @@ export const KINDS: { readonly [L in FactList]: Kind<L> } = {
   },
   learntAir: { noun: 'correction learnt of a room', owner: partOf('roomId', 'rooms'), links: [], limit: 40 },
   spotAir: { noun: 'measured air of a spot', owner: partOf('spotId', 'spots'), links: [], limit: 4800 },
+  tariffs: { noun: 'price of electricity', owner: null, links: [], limit: 60 },
+  planSettings: { noun: 'setting of the plan', owner: null, links: [], limit: 1 },
+  wishes: {
+    noun: 'wish',
+    owner: null,
+    links: [
+      pointsAt('plantId', 'plants', 'goes-too'),
+      pointsAt('spotId', 'spots', 'goes-too'),
+      pointsAt('standId', 'stands', 'goes-too'),
+    ],
+    limit: 5000,
+  },
+  plans: { noun: 'plan', owner: null, links: [], limit: 200 },
+  planSteps: {
+    noun: 'step of a plan',
+    owner: partOf('planId', 'plans'),
+    links: [
+      pointsAt('plantId', 'plants', 'goes-too'),
+      pointsAt('spotId', 'spots', 'goes-too'),
+      // It tells where a plant was, whatever has been taken out since.
+      pointsAt('fromSpotId', 'spots', 'stays'),
+      pointsAt('circuitId', 'circuits', 'goes-too'),
+    ],
+    limit: 20_000,
+  },
 };
 
 export const FACT_LISTS = Object.keys(KINDS) as FactList[];

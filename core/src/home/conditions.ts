@@ -1,7 +1,7 @@
 /** What a spot gives in a month, put together from its daylight, its lamps and its room's air. */
 import { vapourPressureDeficit, type SpotAirMonth } from '../air';
 import type { Condition } from '../fit';
-import { circuitHours } from '../lamp';
+import { burningIn, fullHours } from '../lamp';
 import {
   DAY_THRESHOLD_PPFD,
   daybreakElevation,
@@ -122,7 +122,7 @@ function lampShares(lit: readonly LitLamp[], month: number) {
   const lamps: Record<string, number> = {};
   let lampDli = 0;
   for (const lamp of lit) {
-    const dli = lamp.ppfd * circuitHours(lamp.circuit, month) * MOL_PER_UMOL_HOUR;
+    const dli = lamp.ppfd * fullHours(lamp.circuit, month) * MOL_PER_UMOL_HOUR;
     lamps[lamp.id] = dli;
     lampDli += dli;
   }
@@ -205,11 +205,13 @@ function ppfdByHour({ daylight, topDaylight, lit, evening, month0 }: HoursInputs
     mean[hour] = (sun[bin]! + sky[bin]! + ground[bin]! + obstruction[bin]! + reflected[bin]!) * PPFD_PER_WATT;
     clear[hour] = topDaylight.clearDay[bin]! * PPFD_PER_WATT;
   }
-  for (const { ppfd, topPpfd, circuit } of lit)
-    if (circuit.months.includes(month0 + 1)) {
-      addHours(mean, ppfd, circuit.onMinute, circuit.offMinute);
-      addHours(clear, topPpfd, circuit.onMinute, circuit.offMinute);
+  for (const { ppfd, topPpfd, circuit } of lit) {
+    const { spans, level } = burningIn(circuit, month0 + 1);
+    for (const { onMinute, offMinute } of spans) {
+      addHours(mean, level * ppfd, onMinute, offMinute);
+      addHours(clear, level * topPpfd, onMinute, offMinute);
     }
+  }
   for (const { ppfd, fromMinute, toMinute } of evening) {
     addHours(mean, ppfd, fromMinute, toMinute);
     addHours(clear, ppfd, fromMinute, toMinute);
@@ -265,9 +267,11 @@ interface DayInputs {
  * dark.
  */
 function stretchesOf({ facts, evening, daylight, lit, month, year }: DayInputs): Stretch[] {
-  const stretches: Stretch[] = lit
-    .filter((lamp) => lamp.ppfd >= DAY_THRESHOLD_PPFD && lamp.circuit.months.includes(month))
-    .map((lamp) => ({ fromMinute: lamp.circuit.onMinute, toMinute: lamp.circuit.offMinute }));
+  const stretches: Stretch[] = lit.flatMap((lamp) => {
+    const { spans, level } = burningIn(lamp.circuit, month);
+    if (level * lamp.ppfd < DAY_THRESHOLD_PPFD) return [];
+    return spans.map(({ onMinute, offMinute }) => ({ fromMinute: onMinute, toMinute: offMinute }));
+  });
   stretches.push(...evening.filter(({ ppfd }) => ppfd >= DAY_THRESHOLD_PPFD));
   return [...stretches, ...daylightStretches(facts, daylight.factors[month - 1]!, month, year)];
 }

@@ -1,7 +1,7 @@
 /** How much warmer than the air a leaf is by day, and what that makes of the dryness it feels. */
 import { DAY, vapourPressureDeficit, type SpotAirMonth } from '../air';
 import type { AirMovement, Circuit } from '../facts';
-import { circuitHours } from '../lamp';
+import { fullHours } from '../lamp';
 import type { DaylightYear } from '../light';
 
 /**
@@ -35,7 +35,7 @@ export function leafOffset({
   for (let bin = month0 * 24 + DAY.from; bin < month0 * 24 + DAY.to; bin++)
     for (const field of Object.values(daylight)) watts += (TAKES_OF_DAYLIGHT * field[bin]!) / DAY_H;
   for (const { ppfd, circuit } of lit) {
-    const share = Math.min(1, circuitHours(circuit, month0 + 1) / DAY_H);
+    const share = Math.min(1, fullHours(circuit, month0 + 1) / DAY_H);
     watts += (TAKES_OF_LAMP * share * ppfd) / LAMP_UMOL_J;
   }
   const leafK = (watts * (1 - INTO_WATER)) / GIVES[air.movement];

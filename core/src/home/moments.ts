@@ -1,5 +1,6 @@
 /** The light of one instant at a spot, source by source. */
 import { instantLight, transmittanceAt, type SpotWindow, type SunPatch, type Transmittance } from '../light';
+import { burningIn, isBurning } from '../lamp';
 import { UP } from '../room';
 import { momentAt, type Moment, type SkyKind } from '../sky';
 import { PPFD_PER_WATT, monthShares, type CivilDate } from '../units';
@@ -81,22 +82,21 @@ export function momentLight(question: SpotMoment): MomentLight {
   const burning =
     lamps === 'off'
       ? []
-      : lit.lampsAt(scene, place, sky).filter(({ circuit }) => lamps === 'on' || isOn(circuit, moment.month, minute));
+      : lit
+          .lampsAt(scene, place, sky)
+          .filter(({ circuit }) => lamps === 'on' || isBurning(circuit, moment.month, minute));
   const evening = lamps === 'off' ? [] : eveningLightsOf(scene.facts, place.room.room);
   return {
     ...parts,
-    lamps: burning.reduce((sum, lamp) => sum + lamp.ppfd, 0),
+    lamps: burning.reduce(
+      (sum, { ppfd, circuit }) => sum + ppfd * (lamps === 'on' ? 1 : burningIn(circuit, moment.month).level),
+      0,
+    ),
     roomLight: evening
       .filter(({ fromMinute, toMinute }) => minute >= fromMinute && minute < toMinute)
       .reduce((sum, { ppfd }) => sum + ppfd, 0),
   };
 }
-
-const isOn = (
-  circuit: { readonly months: readonly number[]; readonly onMinute: number; readonly offMinute: number },
-  month: number,
-  minute: number,
-) => circuit.months.includes(month) && minute >= circuit.onMinute && minute < circuit.offMinute;
 
 function transmittanceNow(
   { knowledge, moment, minute, curtains }: SpotMoment,

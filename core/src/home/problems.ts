@@ -21,6 +21,7 @@ import {
 import { reachInto, sideLength } from '../room';
 import { airThingProblems, climateProblems, doorwayProblems } from './air-problems';
 import { knowledgeProblems } from './knowledge-problems';
+import { tariffProblems } from './tariff-problems';
 
 const metres = (value: number) => `${Number(value.toFixed(2))} m`;
 
@@ -66,6 +67,7 @@ export function problemsOf(facts: HomeFacts, changed?: readonly FactKey[]): Prob
     ...looked('climates', (climate) => climateProblems(climate, facts)),
     ...looked('airThings', (thing) => airThingProblems(thing, facts)),
     ...looked('doorways', (doorway) => doorwayProblems(doorway, facts)),
+    ...tariffProblems(facts, changed),
     ...knowledgeProblems(facts, only),
   ];
 }

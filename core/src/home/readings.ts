@@ -3,7 +3,7 @@ import { calibrationOf, type Compared, type LightCalibration } from '../light';
 import { placedSpots, type PlacedSpot } from '../room';
 import { momentAt, type Moment } from '../sky';
 import { LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, RADIANS, civilDateOf, minuteOfCivilDay } from '../units';
-import { circuitHours, lumensPerUmol } from '../lamp';
+import { fullHours, lumensPerUmol } from '../lamp';
 import type { Reading, ReadingSky, ReadingUnit } from '../facts';
 import { meanDli } from './conditions';
 import type { Knowledge } from './knowledge';
@@ -108,7 +108,7 @@ function overMonth({ lit, scene, sky }: ReadingInputs, reading: Reading, place: 
   const { month } = civilDateOf(atMs, scene.facts.home.timeZone);
   const lamps = lit
     .lampsAt(scene, place, sky)
-    .reduce((sum, { ppfd, circuit }) => sum + (ppfd * circuitHours(circuit, month)) / HOURS_A_DAY, 0);
+    .reduce((sum, { ppfd, circuit }) => sum + (ppfd * fullHours(circuit, month)) / HOURS_A_DAY, 0);
   const dli = meanDli(lit.daylight(scene, place, sky).year, month - 1);
   return {
     reading,

@@ -1,6 +1,6 @@
 /** A small home for tests: one room with a south window, a shelf with a lamp, a sill, two plants, a cabinet. */
 import type { Taxon } from '../taxon';
-import type { HomeFacts } from '../facts';
+import { NOTHING_PLANNED, PLAIN_TIMER, type HomeFacts } from '../facts';
 import type { Knowledge } from './knowledge';
 
 const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
@@ -155,7 +155,7 @@ export const smallHome: HomeFacts = {
       reach: 'easy',
     },
   ],
-  circuits: [{ id: 'c', homeId: 'h', name: 'Timer', onMinute: 480, offMinute: 960, months: ALL_YEAR }],
+  circuits: [{ id: 'c', homeId: 'h', name: 'Timer', onMinute: 480, offMinute: 960, months: ALL_YEAR, ...PLAIN_TIMER }],
   lamps: [
     {
       id: 'l',
@@ -241,6 +241,7 @@ export const smallHome: HomeFacts = {
   doorways: [],
   learntAir: [],
   spotAir: [],
+  ...NOTHING_PLANNED,
   air: [{ id: 'a', roomId: 'r', month: 1, dayC: 21, nightC: 18, dayRh: 55, nightRh: 60 }],
 };
 

@@ -9,7 +9,7 @@ import {
   type HomeFacts,
   type SpotAirStatement,
 } from '../facts';
-import { circuitHours } from '../lamp';
+import { burningIn } from '../lamp';
 import { length, minus, outwardOf, vec, type PlacedSpot, type Vec } from '../room';
 import type { RoomAirMonth } from './room-air-month';
 import { correctedSpread, correctionsOf, type Correction } from './stated-air';
@@ -201,11 +201,15 @@ function lampSteps(facts: HomeFacts, spot: SpotAirInputs['spot'], month: number)
     const tier = facts.tiers.find(({ id }) => id === lamp.tierId);
     const stand = tier && stands.get(tier.standId);
     const circuit = facts.circuits.find(({ id }) => id === lamp.circuitId);
-    if (!tier || !stand || !circuit || circuitHours(circuit, month) === 0) return [];
+    if (!tier || !stand || !circuit) return [];
+    const { spans, level } = burningIn(circuit, month);
+    if (spans.length === 0) return [];
     const centre = vec(stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM);
     const beside = Math.max(0, distance(centre, spot.leaf) - Math.max(lamp.lengthM, lamp.breadthM) / 2);
-    const peak = Math.min(LAMP_MOST_K, LAMP_K_W * lamp.powerW * lamp.dimming) * left(beside, LAMP_REACH_M);
-    const { day, night } = running({ fromMinute: circuit.onMinute, toMinute: circuit.offMinute });
+    const peak = Math.min(LAMP_MOST_K, LAMP_K_W * lamp.powerW * lamp.dimming * level) * left(beside, LAMP_REACH_M);
+    const shares = spans.map(({ onMinute, offMinute }) => running({ fromMinute: onMinute, toMinute: offMinute }));
+    const day = shares.reduce((sum, share) => sum + share.day, 0);
+    const night = shares.reduce((sum, share) => sum + share.night, 0);
     return [step('lamp', lamp.id, peak * day, peak * night)];
   });
 }

@@ -11,8 +11,8 @@ import {
   type Schedule,
   type WaterSource,
 } from '../air';
-import { tiersIn, type AirThing, type Room } from '../facts';
-import { circuitHours } from '../lamp';
+import { tiersIn, type AirThing, type Room, type TimerSpan } from '../facts';
+import { burningIn } from '../lamp';
 import { coversOf } from './leaf-covers';
 import type { Climate } from './room-climate';
 import { thingsOf, type ZoneInputs } from './zone-inputs';
@@ -45,9 +45,16 @@ export function lampsOf({ facts, month }: ZoneInputs, roomId: string): Schedule[
   const tiers = tiersIn(facts, [roomId]);
   return facts.lamps.flatMap(({ tierId, circuitId, powerW, dimming }) => {
     const circuit = facts.circuits.find(({ id }) => id === circuitId);
-    if (!circuit || !tiers.has(tierId) || circuitHours(circuit, month) === 0) return [];
-    return [between(circuit.onMinute, circuit.offMinute, powerW * dimming)];
+    if (!circuit || !tiers.has(tierId)) return [];
+    const { spans, level } = burningIn(circuit, month);
+    return spans.map(({ onMinute, offMinute }) => between(onMinute, offMinute, powerW * dimming * level));
   });
+}
+
+/** One value while lamps burn, another while they do not. */
+function lampLit(spans: readonly TimerSpan[], lit: number, dark: number): Schedule {
+  const parts = spans.map(({ onMinute, offMinute }) => between(onMinute, offMinute, lit - dark));
+  return summed([{ base: dark, parts: [] }, ...parts]);
 }
 
 /** Water that the plants of a room give off by the hour. */
@@ -57,10 +64,11 @@ export function plantsOf(inputs: ZoneInputs, room: Room): WaterSource[] {
   return coversOf(facts, inputs.sources, room.id).map((cover): WaterSource => {
     const rate = (ppfd: number) => transpiration(cover, { ppfd, vpd, air: room.airMovement, pressurePa });
     const circuit = facts.circuits.find(({ id }) => id === cover.circuitId);
-    const isLit = circuit && circuitHours(circuit, inputs.month) > 0;
-    const gH: Schedule = isLit
-      ? between(circuit.onMinute, circuit.offMinute, rate(LAMPLIT_PPFD), rate(0))
-      : { base: rate(0), parts: [{ ...DAYLIT, value: rate(DAYLIT_PPFD) }] };
+    const spans = circuit ? burningIn(circuit, inputs.month).spans : [];
+    const gH: Schedule =
+      spans.length > 0
+        ? lampLit(spans, rate(LAMPLIT_PPFD), rate(0))
+        : { base: rate(0), parts: [{ ...DAYLIT, value: rate(DAYLIT_PPFD) }] };
     return { gH, heat: 'from-the-room' };
   });
 }

@@ -1,4 +1,5 @@
 export * from './burning';
+export * from './energy';
 export * from './output';
 export * from './photometry';
 export * from './placed';

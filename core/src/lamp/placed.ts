@@ -259,11 +259,3 @@ function shareClear(
   }
   return all > 0 ? clear / all : 0;
 }
-
-/** Hours a day a circuit burns in a month (1..12). */
-export function circuitHours(
-  circuit: { readonly onMinute: number; readonly offMinute: number; readonly months: readonly number[] },
-  month: number,
-): number {
-  return circuit.months.includes(month) ? Math.max(0, circuit.offMinute - circuit.onMinute) / 60 : 0;
-}

@@ -92,9 +92,12 @@ const HOURS_TRIED = [2, 4] as const;
 
 function circuitsOver(wanting: Wanting) {
   const ids = new Set(lampsOver(wanting).map(({ circuitId }) => circuitId));
+  // A timer that follows a programme month by month is the plan's to change.
   return [...ids]
     .slice(0, STRONGEST)
-    .flatMap((id) => wanting.facts.circuits.find((circuit) => circuit.id === id) ?? []);
+    .flatMap(
+      (id) => wanting.facts.circuits.find((circuit) => circuit.id === id && circuit.programme.length === 0) ?? [],
+    );
 }
 
 function hoursFor(wanting: Wanting, want: 'more-light' | 'less-light'): Remedy[] {

@@ -1,5 +1,5 @@
 /** Height and hours of a tier's lamps together: what the plants on its spots get, how evenly, and for how much burning. */
-import { circuitHours } from '../lamp';
+import { fullHours } from '../lamp';
 import { LEAF_HEIGHT_M, placedSpots, vec } from '../room';
 import { MOL_PER_UMOL_HOUR } from '../units';
 import type { HomeFacts, Lamp, Tier } from '../facts';
@@ -119,7 +119,7 @@ function hung(engine: HomeEngine, facts: HomeFacts, { tier, aboveM, wish, year }
       ppfd: own.reduce((sum, { ppfd }) => sum + ppfd, 0),
       topPpfd: own.reduce((sum, { topPpfd }) => sum + topPpfd, 0),
       besides: others.reduce(
-        (sum, { ppfd, circuit }) => sum + ppfd * circuitHours(circuit, wish.month) * MOL_PER_UMOL_HOUR,
+        (sum, { ppfd, circuit }) => sum + ppfd * fullHours(circuit, wish.month) * MOL_PER_UMOL_HOUR,
         daylight,
       ),
     };

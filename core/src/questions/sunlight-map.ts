@@ -1,7 +1,7 @@
 /** The light over a room's floor plan, month by month, for its drawing. */
 import type { HomeFacts } from '../facts';
 import { meanDli, planGrid, planLeaf, sceneOf, type HomeEngine, type Steps } from '../home';
-import { circuitHours } from '../lamp';
+import { fullHours } from '../lamp';
 import { MOL_PER_UMOL_HOUR } from '../units';
 
 /** DLI over a room's plan. */
@@ -37,7 +37,7 @@ export function* sunlightMap(
     const daylight = engine.lit.daylight(scene, place, sky).year;
     const lamps = engine.lit.lampsAt(scene, place, sky);
     for (let month0 = 0; month0 < 12; month0++) {
-      const hours = lamps.reduce((sum, lamp) => sum + lamp.ppfd * circuitHours(lamp.circuit, month0 + 1), 0);
+      const hours = lamps.reduce((sum, lamp) => sum + lamp.ppfd * fullHours(lamp.circuit, month0 + 1), 0);
       dli[month0 * cells + cell] = meanDli(daylight, month0) + hours * MOL_PER_UMOL_HOUR;
     }
   }

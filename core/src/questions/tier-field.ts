@@ -1,4 +1,5 @@
 /** The light of lamps over a tier: its spread, its power and heat. */
+import { fullHours } from '../lamp';
 import { LEAF_HEIGHT_M, vec } from '../room';
 import type { HomeFacts } from '../facts';
 import { meanDli, sceneOf, type HomeEngine } from '../home';
@@ -83,7 +84,7 @@ export function lampPower(facts: HomeFacts, tierId: string, month: number): { wa
     const power = lamp.powerW * lamp.dimming;
     const circuit = facts.circuits.find((candidate) => candidate.id === lamp.circuitId);
     watts += power;
-    if (circuit?.months.includes(month)) wattHours += (power * Math.max(0, circuit.offMinute - circuit.onMinute)) / 60;
+    if (circuit) wattHours += power * fullHours(circuit, month);
   }
   return { watts, kWhADay: wattHours / 1000 };
 }

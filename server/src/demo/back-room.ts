@@ -1,5 +1,5 @@
 /** The demo's second home, for the other hemisphere: the back room of a small made-up shop at 34.6 S. */
-import type { HomeFacts } from '@dulvan/core';
+import { NOTHING_PLANNED, type HomeFacts } from '@dulvan/core';
 import { air, circuit, lamp, plant, room, spot, stand, tier, window, ALL_YEAR } from './build';
 
 const home = {
@@ -139,5 +139,6 @@ export const backRoom: HomeFacts = {
   doorways: [],
   learntAir: [],
   spotAir: [],
+  ...NOTHING_PLANNED,
   air: [air('back', 1, [27, 22, 60, 66]), air('back', 7, [18, 13, 62, 68])],
 };

@@ -2,6 +2,7 @@
 import {
   ALL_MONTHS,
   PALE_REVEAL,
+  PLAIN_TIMER,
   PLAIN_WOOD,
   type AirStatement,
   type Circuit,
@@ -75,7 +76,9 @@ export function spot(given: Given<Spot, 'id' | 'tierId' | 'name' | 'alongM' | 'a
   return { sizeM: 0.3, freeHeightM: 0.45, loadKg: 8, reach: 'easy', ...given };
 }
 
-export const circuit = (given: Circuit): Circuit => given;
+export const circuit = (
+  given: Given<Circuit, 'id' | 'homeId' | 'name' | 'onMinute' | 'offMinute' | 'months'>,
+): Circuit => ({ ...PLAIN_TIMER, ...given });
 
 export function lamp(
   given: Given<

@@ -1,5 +1,5 @@
 /** The demo home: a converted sail loft on a made-up harbour at 56.4 N. */
-import type { HomeFacts } from '@dulvan/core';
+import { NOTHING_PLANNED, type HomeFacts } from '@dulvan/core';
 import { air, room, stand, tier, window, ALL_YEAR } from './build';
 import { SAIL_LOFT_AIR_THINGS, SAIL_LOFT_CLIMATES } from './sail-loft-air';
 import { SAIL_LOFT_CIRCUITS, SAIL_LOFT_LAMPS } from './sail-loft-lamps';
@@ -278,6 +278,7 @@ export const sailLoft: HomeFacts = {
   doorways: [{ id: 'hatch', roomId: 'loft', toRoomId: 'galley', widthM: 0.9, heightM: 2, stands: 'by-day' }],
   learntAir: [],
   spotAir: [],
+  ...NOTHING_PLANNED,
   readings: [
     {
       id: 'm-1',

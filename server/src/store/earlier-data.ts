@@ -9,7 +9,20 @@ import { contentKey } from './files';
 import { writeParts } from './parts';
 
 /** The lists of those tables: without what came later. */
-const LATER = ['outcomes', 'climates', 'airThings', 'doorways', 'learntAir', 'spotAir'] as const;
+const LATER = [
+  'outcomes',
+  'climates',
+  'airThings',
+  'doorways',
+  'learntAir',
+  'spotAir',
+  'supplies',
+  'tariffs',
+  'planSettings',
+  'wishes',
+  'plans',
+  'planSteps',
+] as const;
 type EarlierList = Exclude<FactList, (typeof LATER)[number]>;
 const EARLIER_LISTS = FACT_LISTS.filter((list): list is EarlierList => !(LATER as readonly string[]).includes(list));
 
