@@ -17,6 +17,7 @@ const CORE_STEPS = [
   ['fit'],
   ['match', 'plan'],
   ['home'],
+  ['planning'],
   ['questions'],
 ];
 

@@ -9,7 +9,7 @@ import {
   type HomeAnswers,
   type HomeFacts,
   type QuestionName,
-  type Steps,
+  type Working,
 } from '@dulvan/core';
 import { readEpw, readIntensities, readLamp, readWeatherHours } from '@dulvan/formats';
 import { deltaOf, type Asking, type FromWorker, type ToWorker } from './protocol';
@@ -108,14 +108,15 @@ export class Answering {
   /** Runs steps, letting messages in between; stops between two of them when the question is dropped. */
   private async run(
     { id }: Asking,
-    steps: Steps<AnswerOf<QuestionName>>,
+    steps: Working<AnswerOf<QuestionName>>,
   ): Promise<AnswerOf<QuestionName> | typeof DROPPED> {
     let heard = this.now();
     for (;;) {
       const step = steps.next();
       if (step.done) return step.value;
       if (this.now() - heard < LISTEN_AFTER_MS) continue;
-      this.tell({ type: 'share', id, share: step.value });
+      const { value } = step;
+      this.tell(typeof value === 'number' ? { type: 'share', id, share: value } : { type: 'share', id, ...value });
       await this.breathe();
       if (this.dropped.delete(id)) return DROPPED;
       heard = this.now();

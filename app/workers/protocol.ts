@@ -1,5 +1,5 @@
 /** What the page and its workers say to each other. Facts are told once and then as changes; a question names the facts it is of. */
-import type { AnswerOf, Change, HomeAnswers, HomeFacts, ParamsOf, PlantAnswer, QuestionName } from '@dulvan/core';
+import type { AnswerOf, Change, HomeAnswers, HomeFacts, HomePlan, ParamsOf, PlantAnswer, QuestionName } from '@dulvan/core';
 
 /** A file's text to be read off the page's thread. */
 export type ReadKind = 'epw' | 'lamp';
@@ -45,7 +45,7 @@ export interface HomeAnswersDelta {
 }
 
 export type FromWorker =
-  | { readonly type: 'share'; readonly id: number; readonly share: number }
+  | { readonly type: 'share'; readonly id: number; readonly share: number; readonly interim?: HomePlan }
   | { readonly type: 'answer'; readonly id: number; readonly answer: AnswerOf<QuestionName> }
   | { readonly type: 'delta'; readonly id: number; readonly delta: HomeAnswersDelta }
   | { readonly type: 'read'; readonly id: number; readonly outcome: unknown }

@@ -5,6 +5,7 @@ export * from './home';
 export * from './lamp';
 export * from './light';
 export * from './match';
+export * from './planning';
 export * from './plant';
 export * from './questions';
 export * from './room';

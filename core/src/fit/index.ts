@@ -1,5 +1,6 @@
 export * from './air-alarms';
 export * from './condition';
+export * from './doing';
 export * from './factor-fit';
 export * from './flowers';
 export { REFERENCE_C, RESPIRATION_Q10, balance, burnDose, meanC, burnsFrom, upkeep, type LitMonth } from './light-fit';

@@ -81,20 +81,23 @@ export const weightOf = ({ isDormant, restDepth }: Target): number =>
   isDormant ? 0 : 1 - (1 - RESTING_WEIGHT) * restDepth;
 
 /** A plant of compact form that stretches all year keeps this much: it lives, and is spoilt. */
-const FORM_LOST = 0.45;
+export const FORM_LOST = 0.45;
 /** From here on a month is told as one in which it loses its form: that is under the light that keeps it. */
 const FORM_LOST_FROM = 0.5;
 /** Without the cold winter it needs, a plant weakens over two or three years. */
-const WITHOUT_WINTER = 0.45;
+export const WITHOUT_WINTER = 0.45;
 /** A winter of so many months counts. */
-const WINTER_MONTHS = 2;
+export const WINTER_MONTHS = 2;
 /** Nights so little above those of its rest still count as its winter, K. */
 const MILD_WINTER_K = 2;
 
+/** Whether a month counts as part of the cold winter that a plant needs. */
+export const isItsWinter = ({ phase, warmth }: Target, { air }: Pick<Condition, 'air'>): boolean =>
+  phase === 'resting' && air.nightC <= warmth.nightTo + MILD_WINTER_K;
+
 /** Whether a year holds the cold winter that a plant needs. */
 export const hasWinter = (targets: readonly Target[], year: readonly Condition[]): boolean =>
-  targets.filter(({ phase, warmth }, i) => phase === 'resting' && year[i]!.air.nightC <= warmth.nightTo + MILD_WINTER_K)
-    .length >= WINTER_MONTHS;
+  targets.filter((target, i) => isItsWinter(target, year[i]!)).length >= WINTER_MONTHS;
 
 const changes = new Float64Array(12);
 
@@ -146,18 +149,6 @@ function worstHarm(targets: readonly Target[], year: readonly Condition[]): numb
   let least = 1;
   for (let i = 0; i < 12; i++) least = Math.min(least, leftByHarm(targets[i]!, year[i]!));
   return least;
-}
-
-/** The score of a verdict alone, for ranking hundreds of spots. */
-export function verdictScore(
-  targets: readonly Target[],
-  year: readonly Condition[],
-  fromMonth: number,
-  leftNow = FULL,
-): number {
-  const weeks = weeksAt(targets, year, fromMonth, 'usual', leftNow);
-  const slow = weeks === null ? scoreOfGrowth(yearsGrowth(targets, year)) : scoreOfWeeks(weeks);
-  return Math.min(slow, worstHarm(targets, year), formScore(targets, year), winterScore(targets, year));
 }
 
 /**

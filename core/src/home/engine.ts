@@ -1,4 +1,5 @@
 /** The engine of a home: what each spot gives in each month and what each plant wants, remembered between questions. */
+import type { Highs } from 'highs';
 import { KINDS, type HomeFacts, type Plant, type SpotAirStatement } from '../facts';
 import type { Condition } from '../fit';
 import { PASSING_STAGES, type Target } from '../plant';
@@ -36,7 +37,7 @@ export interface SpotAnswers {
 export type Steps<T> = Generator<number, T, void>;
 
 /** Runs steps to their end at once. */
-export function finish<T>(steps: Steps<T>): T {
+export function finish<T>(steps: Generator<unknown, T, void>): T {
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
@@ -69,6 +70,8 @@ interface SpotInputs {
  */
 export class HomeEngine {
   readonly lit: LitHome;
+  /** Solves joint plans; null until whoever asks for them has loaded it. */
+  solver: Highs | null = null;
   readonly sources: Sources;
   private readonly spots = new Memory<SpotAnswer>(SPOTS_REMEMBERED);
   private readonly targets = new Memory<Target[]>(TARGETS_REMEMBERED);

@@ -2,7 +2,7 @@
  * A plan that is being changed: what each change brings is known at once, a broken rule is seen at once, and changes
  * made together are taken back together. Whole years of plans are tried on it by `search`.
  */
-import { groupsOf, lightStates, stateUnder, type Plan, type PlanProblem } from './problem';
+import { groupsOf, lightStates, stateUnder, widthOn, type Plan, type PlanProblem } from './problem';
 import { valueOfPlan } from './value';
 
 const NOWHERE = -1;
@@ -80,7 +80,7 @@ export class Arrangement {
 
   /** Whether a plant more is too wide for a spot. */
   isTooNarrow = (season: number, spot: number, plant: number): boolean =>
-    this.widthLeft[season * this.spots + spot]! < this.problem.plants[plant]!.widthCm;
+    this.widthLeft[season * this.spots + spot]! < widthOn(this.problem.plants[plant]!, this.problem.spots[spot]!);
 
   /** What moves are saved if a plant stands on a spot from one season to another. */
   movesSaved(plant: number, spot: number, from: number, to: number): number {
@@ -196,8 +196,9 @@ export class Arrangement {
   }
 
   private take(season: number, plant: number, spot: number, sign: 1 | -1): void {
-    const { widthCm, loadG } = this.problem.plants[plant]!;
-    this.use(this.widthLeft, season * this.spots + spot, sign * widthCm);
+    const { loadG } = this.problem.plants[plant]!;
+    const width = widthOn(this.problem.plants[plant]!, this.problem.spots[spot]!);
+    this.use(this.widthLeft, season * this.spots + spot, sign * width);
     this.use(this.loadLeft, season * this.spots + spot, sign * loadG);
     const stand = season * this.stands + this.standOf[spot]!;
     this.use(this.standLeft, stand, sign * loadG);

@@ -6,7 +6,16 @@
  * nearly agree (Polyak's step along a direction that remembers the last ones, after Camerini, Fratta and Maffioli).
  * Plants kept together go their way as one, from stand to stand; what a stand bears has a price as well.
  */
-import { groupsOf, lightStates, possibleSpots, stateUnder, worthAt, type Plan, type PlanProblem } from './problem';
+import {
+  groupsOf,
+  lightStates,
+  possibleSpots,
+  stateUnder,
+  widthOn,
+  worthAt,
+  type Plan,
+  type PlanProblem,
+} from './problem';
 import { packedGain, packedKeys, wanting } from './packing';
 import { chooseSettings, circuitBlocks, type CircuitBlock } from './circuit-blocks';
 
@@ -191,12 +200,13 @@ function waysOf({ seasons, plants, spots, stands }: PlanProblem, { first, spot }
 }
 
 /** What circuits and their spots take in, season by season. */
-function blocksOf(problem: PlanProblem, { ofSpot, plant }: Places) {
+function blocksOf(problem: PlanProblem, { ofSpot, plant, spot: spotOf }: Places) {
   const { seasons, plants, spots, circuits, worth } = problem;
   const states = lightStates(problem);
   const count = plant.length;
   const blocks: readonly CircuitBlock[] = circuitBlocks(problem);
   const wanted = wanting(plants.length);
+  const widths = Int32Array.from(plant, (one, place) => widthOn(plants[one]!, spots[spotOf[place]!]!));
   const values = spots.map((_, spot) => new Float64Array(states.count[spot]!));
   /** Finds who gains on a spot in one of its states, above their prices. */
   const look = (season: number, spot: number, state: number, prices: Float64Array): void => {
@@ -208,7 +218,7 @@ function blocksOf(problem: PlanProblem, { ofSpot, plant }: Places) {
       if (gain <= 0) continue;
       wanted.key[wanted.count] = place;
       wanted.gain[wanted.count] = gain;
-      wanted.width[wanted.count] = plants[plant[place]!]!.widthCm;
+      wanted.width[wanted.count] = widths[place]!;
       wanted.count += 1;
     }
   };

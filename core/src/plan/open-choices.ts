@@ -6,7 +6,7 @@
 import { netPrices, type Places, type Prices } from './bound';
 import { chooseSettings, circuitBlocks } from './circuit-blocks';
 import { gainsByWidth, wanting } from './packing';
-import { groupsOf, lightStates, settingsOfState, worthAt, type PlanProblem } from './problem';
+import { groupsOf, lightStates, settingsOfState, widthOn, worthAt, type PlanProblem } from './problem';
 
 /** Whether a plant may stand on a spot in one of its light states in a season. */
 export type IsOpen = (season: number, plant: number, spot: number, state: number) => boolean;
@@ -102,7 +102,7 @@ export function choiceRegrets(problem: PlanProblem, places: Places, prices: Pric
           const gain = gainOf(place, spot, state);
           if (gain <= 0) continue;
           wanted.gain[wanted.count] = gain;
-          wanted.width[wanted.count] = plants[places.plant[place]!]!.widthCm;
+          wanted.width[wanted.count] = widthOn(plants[places.plant[place]!]!, { widthCm });
           wanted.count += 1;
         }
         return gainsByWidth(wanted, widthCm);
@@ -115,7 +115,7 @@ export function choiceRegrets(problem: PlanProblem, places: Places, prices: Pric
         const set = settingsOfState(circuits, lit, state);
         const lighting = Math.max(0, ...lit.map((c, i) => settingRegret.get(c)![set[i]!]!));
         for (const place of places.ofSpot[spot]!) {
-          const beside = packings[spot]![state]![widthCm - plants[places.plant[place]!]!.widthCm]!;
+          const beside = packings[spot]![state]![widthCm - widthOn(plants[places.plant[place]!]!, { widthCm })]!;
           const taking = Math.max(0, values[spot]![state]! - gainOf(place, spot, state) - beside);
           regrets[season * width + firstOf[place]! + state] = ofPlaces[season * count + place]! + lighting + taking;
         }

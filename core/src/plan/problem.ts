@@ -14,6 +14,10 @@ export interface PlanPlant {
   readonly moveCost: number;
   /** The spot it stands on now; null where it has none yet, so that its first place is no move. */
   readonly now: number | null;
+  /** Of its leaves, cm, where they are wider than the pot: they fill a spot that is narrower. */
+  readonly spreadCm?: number;
+  /** Spots on which it cannot stand whatever is wished. */
+  readonly cannot?: readonly number[];
 }
 
 export interface PlanSpot {
@@ -125,9 +129,16 @@ export const unlit = (problem: PlanProblem, worth: Float64Array): PlanProblem =>
   worth,
 });
 
+/** Room that a plant takes up on a spot, cm. */
+export const widthOn = (
+  { widthCm, spreadCm = 0 }: Pick<PlanPlant, 'widthCm' | 'spreadCm'>,
+  spot: Pick<PlanSpot, 'widthCm'>,
+): number => Math.max(widthCm, Math.min(spreadCm, spot.widthCm));
+
 /** By plant: the spots that are wide, high and strong enough for it alone, and not ruled out by a wish about it. */
 export function possibleSpots({ plants, spots, stands, wishes }: PlanProblem): number[][] {
-  return plants.map(({ widthCm, heightCm, loadG }, p) => {
+  return plants.map(({ widthCm, heightCm, loadG, cannot = [] }, p) => {
+    const ruledOut = new Set(cannot);
     const about = wishes.filter((wish) => wish.kind !== 'group' && wish.plant === p);
     return spots.flatMap((spot, s) => {
       const fits =
@@ -138,7 +149,7 @@ export function possibleSpots({ plants, spots, stands, wishes }: PlanProblem): n
       const isWanted = about.every(
         (wish) => !(wish.kind === 'fix' && wish.spot !== s) && !(wish.kind === 'forbid' && wish.spots.includes(s)),
       );
-      return fits && isWanted ? [s] : [];
+      return fits && isWanted && !ruledOut.has(s) ? [s] : [];
     });
   });
 }

@@ -10,6 +10,7 @@ import {
   lightStates,
   possibleSpots,
   settingsOfState,
+  widthOn,
   worthAt,
   type LightStates,
   type Plan,
@@ -52,7 +53,7 @@ export function mostPlants(problem: PlanProblem, spot: number, possible: readonl
   return Math.min(
     most(
       widthCm,
-      here.map((plant) => plant.widthCm),
+      here.map((plant) => widthOn(plant, { widthCm })),
     ),
     most(
       loadG,
@@ -177,7 +178,7 @@ function spotsHold(making: Making, season: number): void {
     if (most <= 1) return;
     builder.row(
       NONE,
-      here.map(({ column, plant }): Term => [column, plants[plant]!.widthCm]),
+      here.map(({ column, plant }): Term => [column, widthOn(plants[plant]!, { widthCm })]),
       widthCm,
     );
     builder.row(

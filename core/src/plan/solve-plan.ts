@@ -9,7 +9,7 @@ import { lowered, placesOf, pricesFrom, type Bounding, type Places, type Prices 
 import { smallestClash } from './clash';
 import { choiceRegrets, type IsOpen } from './open-choices';
 import { solveProgramme } from './highs-solver';
-import { lightStates, possibleSpots, unlit, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
+import { lightStates, possibleSpots, unlit, widthOn, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
 import { planProgramme } from './programme';
 import { bettered } from './search';
 import { breachesOf, valueOfPlan } from './value';
@@ -45,10 +45,31 @@ const PRICE_STEPS = 120;
 /** Spots of each plant that are tried most. */
 const FAVOURITES = 12;
 
-export function solvePlan(highs: Highs, problem: PlanProblem, wanted: PlanWanted): PlanOutcome {
+/** A plan and what no plan surpasses, while better ones are looked for. */
+export interface PlanFound extends PlanProgress {
+  readonly plan: Plan;
+}
+
+/** Runs the rounds to their end, or to where `onProgress` stops them. */
+export function solvePlan(highs: Highs | null, problem: PlanProblem, wanted: PlanWanted): PlanOutcome {
+  const rounds = planRounds(highs, problem, wanted);
+  let step = rounds.next();
+  while (!step.done) step = rounds.next();
+  return step.value;
+}
+
+/**
+ * The best plan, round by round: between two rounds it tells the best so far.
+ * @param highs the solver; without it large or small homes are planned by search and prices alone
+ */
+export function* planRounds(
+  highs: Highs | null,
+  problem: PlanProblem,
+  wanted: PlanWanted,
+): Generator<PlanFound, PlanOutcome, void> {
   const first = firstPlan(highs, problem);
   if (!first) {
-    const clash = smallestClash(highs, problem);
+    const clash = highs && smallestClash(highs, problem);
     return clash ? { state: 'impossible', clash } : { state: 'undecided' };
   }
   const places = placesOf(problem);
@@ -66,11 +87,13 @@ export function solvePlan(highs: Highs, problem: PlanProblem, wanted: PlanWanted
     const plan = bettered({ problem, start, favourites, random, tries, onProgress: told });
     const value = valueOfPlan(problem, plan).objective;
     if (value > objective) [best, objective] = [plan, value];
+    yield { plan: best, found: objective, bound: bounding?.bound ?? null };
     if (told() === 'stop') break;
     const prices = bounding?.prices ?? pricesFrom(problem, places, best);
     bounding = lowered(problem, prices, { least: objective, gap: wanted.gap, tries: PRICE_STEPS });
+    yield { plan: best, found: objective, bound: bounding.bound };
   }
-  if (!isNear() && bounding && told() === 'go-on') {
+  if (highs && !isNear() && bounding && told() === 'go-on') {
     return settle(highs, problem, { plan: best, objective, bounding, places }, wanted);
   }
   return { state: 'found', plan: best, objective, bound: bounding?.bound ?? Infinity };
@@ -113,7 +136,7 @@ function settle(
 }
 
 /** Where plants stand now, or if that breaks a rule, any arrangement that breaks none; null where there is none. */
-function firstPlan(highs: Highs, problem: PlanProblem): Plan | null {
+function firstPlan(highs: Highs | null, problem: PlanProblem): Plan | null {
   const { seasons, plants, circuits } = problem;
   const settings = seasons.map(() => circuits.map(() => 0));
   const now = plants.map((plant) => plant.now);
@@ -121,11 +144,45 @@ function firstPlan(highs: Highs, problem: PlanProblem): Plan | null {
     const plan = { spots: seasons.map(() => now as number[]), settings };
     if (breachesOf(problem, plan).length === 0) return plan;
   }
+  const inTurn = { spots: seasons.map(() => placedInTurn(problem)), settings };
+  if (inTurn.spots.every((spots) => !spots.includes(NOWHERE)) && breachesOf(problem, inTurn).length === 0) return inTurn;
+  if (!highs) return null;
   const { programme, planOf } = planProgramme(unlit(problem, meanWorth(problem)));
   const outcome = solveProgramme(highs, programme, { gap: 0.05, seconds: 60 });
   if (outcome.state === 'impossible' || outcome.state === 'nothing-found') return null;
   const [arrangement] = planOf(outcome.columns).spots;
   return { spots: seasons.map(() => arrangement!), settings };
+}
+
+const NOWHERE = -1;
+
+/** Each plant where it stands, those without a place on the best spot that is left, the widest first. */
+function placedInTurn(problem: PlanProblem): number[] {
+  const { plants, spots } = problem;
+  const possible = possibleSpots(problem);
+  const worth = meanWorth(problem);
+  const widthLeft = spots.map(({ widthCm }) => widthCm);
+  const loadLeft = spots.map(({ loadG }) => loadG);
+  const at = plants.map(() => NOWHERE);
+  const take = (plant: number, spot: number) => {
+    at[plant] = spot;
+    widthLeft[spot]! -= widthOn(plants[plant]!, spots[spot]!);
+    loadLeft[spot]! -= plants[plant]!.loadG;
+  };
+  const fits = (plant: number) => (spot: number) =>
+    widthLeft[spot]! >= widthOn(plants[plant]!, spots[spot]!) && loadLeft[spot]! >= plants[plant]!.loadG;
+  const wide = plants.map((_, plant) => plant).sort((p, q) => plants[q]!.widthCm - plants[p]!.widthCm);
+  for (const plant of wide) {
+    const { now } = plants[plant]!;
+    if (now !== null && possible[plant]!.includes(now) && fits(plant)(now)) take(plant, now);
+  }
+  for (const plant of wide) {
+    if (at[plant] !== NOWHERE) continue;
+    const open = possible[plant]!.filter(fits(plant));
+    const value = (spot: number) => worth[plant * spots.length + spot]!;
+    if (open.length > 0) take(plant, open.reduce((p, q) => (value(q) > value(p) ? q : p)));
+  }
+  return at;
 }
 
 /** By plant and spot: what it is worth through the year, each season under its best light. */

@@ -1,5 +1,5 @@
 /** What a plan is worth, counted from the problem alone, and the rules it breaks: the judge of whatever found it. */
-import { lightStates, stateUnder, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
+import { lightStates, stateUnder, widthOn, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
 
 export interface PlanValue {
   readonly objective: number;
@@ -60,7 +60,7 @@ function keeps(wish: PlanWish, at: readonly number[], standOf: (spot: number) =>
 /** Every rule a plan breaks; none where it can be done. */
 export function breachesOf({ plants, spots, stands, wishes }: PlanProblem, plan: Pick<Plan, 'spots'>): Breach[] {
   return plan.spots.flatMap((at, season): Breach[] => {
-    const widths = sumBy(at, spots.length, (p) => plants[p]!.widthCm);
+    const widths = sumBy(at, spots.length, (p) => widthOn(plants[p]!, spots[at[p]!]!));
     const loads = sumBy(at, spots.length, (p) => plants[p]!.loadG);
     const standOf = (spot: number) => spots[spot]!.stand;
     const standLoads = sumBy(at.map(standOf), stands.length, (p) => plants[p]!.loadG);

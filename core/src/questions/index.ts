@@ -13,9 +13,9 @@ import {
   type RemedyAnswer,
   type RemedyParams,
   type RoomLesson,
-  type Steps,
 } from '../home';
 import type { PlantMends, RankedSpot } from '../match';
+import type { HomePlan, PlanAsked, PlanInterim } from '../planning';
 import { beside, type Beside, type BesideParams } from './beside';
 import { bestTaxa, type BestTaxaParams, type TaxonFit } from './best-taxa';
 import { compareReading, type CompareReadingParams } from './compare-reading';
@@ -27,6 +27,7 @@ import { rank, type RankParams } from './rank';
 import { airMap, roomAir, type AirMap, type RoomAir, type RoomAirParams } from './room-air';
 import { roomDay, type RoomDay, type RoomDayParams } from './room-day';
 import { mends } from './mends';
+import { plan } from './plan';
 import { sunlightMap, type SunlightMap, type SunlightMapParams } from './sunlight-map';
 import { lampPlan, type LampPlan, type LampWish } from './lamp-plan';
 import { tierField, type TierField } from './tier-field';
@@ -51,6 +52,7 @@ export * from './tier-field';
 export interface Questions {
   home: { params: When; answer: HomeAnswers };
   mends: { params: When; answer: PlantMends[] };
+  plan: { params: PlanAsked; answer: HomePlan };
   rank: { params: RankParams; answer: RankedSpot[] };
   bestTaxa: { params: BestTaxaParams; answer: TaxonFit[] };
   plantsForSpot: { params: PlantsForSpotParams; answer: PlantForSpot[] };
@@ -81,11 +83,15 @@ type Answering<Q extends QuestionName> = (
   engine: HomeEngine,
   facts: HomeFacts,
   params: ParamsOf<Q>,
-) => Steps<AnswerOf<Q>> | AnswerOf<Q>;
+) => Working<AnswerOf<Q>> | AnswerOf<Q>;
+
+/** Work in steps: yields the share that is done, or with it the best answer so far, and returns the answer. */
+export type Working<T> = Generator<number | PlanInterim, T, void>;
 
 const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
   home: homeAnswers,
   mends,
+  plan,
   rank,
   bestTaxa,
   plantsForSpot,
@@ -104,7 +110,7 @@ const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
   lampPlan,
 };
 
-const isSteps = (answer: unknown): answer is Steps<unknown> =>
+const isSteps = (answer: unknown): answer is Working<unknown> =>
   typeof answer === 'object' && answer !== null && Symbol.iterator in answer && 'next' in answer;
 
 /** Answers a question in steps. */
@@ -113,7 +119,7 @@ export function* answerSteps<Q extends QuestionName>(
   facts: HomeFacts,
   question: Q,
   params: ParamsOf<Q>,
-): Steps<AnswerOf<Q>> {
+): Working<AnswerOf<Q>> {
   const answer = ANSWERS[question](engine, facts, params);
   return isSteps(answer) ? ((yield* answer) as AnswerOf<Q>) : (answer as AnswerOf<Q>);
 }

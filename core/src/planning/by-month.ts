@@ -1,0 +1,99 @@
+/**
+ * Timers month by month, once it is settled what stands under them: each month the way that is worth most to all of
+ * them together, less its electricity, until no month of any timer would be better set otherwise.
+ */
+import { DOING_FIGURES, doingsOf, scoreOfDoings } from '../fit';
+import { timerEnergy, wattsByCircuit } from '../lamp';
+import type { Layout } from './home-problem';
+import type { SpotLight } from './light-under';
+import { programmeOf } from './timer-menu';
+import { WORTH_OF_KWH, judgedBy, worthOfVerdict, type Wanting } from './worth';
+
+/** A plant where it stands by the plan, month by month. */
+export interface StandingPlant {
+  readonly wanting: Wanting;
+  /** The light of its spot in each month, January first. */
+  readonly lightOf: (month0: number) => SpotLight;
+}
+
+const MOST_SWEEPS = 4;
+/** A change is worth making from here on, verdict points. */
+const WORTH_MORE = 1e-4;
+
+/** Setting a timer anew is a walk to it, and a year of many settings is hard to keep in mind: judgement. */
+const TURNING_COST = 0.01;
+
+/** How often in a year a timer is set anew. */
+const turnings = (year: readonly number[]): number =>
+  year.reduce((count, way, month0) => count + Number(way !== year[(month0 + 11) % 12]), 0);
+
+/** @param start the year of each timer; @return the same, bettered */
+export function setMonthByMonth(
+  { facts, menus, settings }: Layout,
+  standing: readonly StandingPlant[],
+  start: readonly (readonly number[])[],
+  fromMonth: number,
+): number[][] {
+  const years = start.map((year) => [...year]);
+  const doings = standing.map(({ wanting, lightOf }) => {
+    const known = new Map<SpotLight, Float64Array[]>();
+    return (month0: number) => {
+      const light = lightOf(month0);
+      let own = known.get(light);
+      if (!own) {
+        own = light.years.map((year) => doingsOf(wanting.targets, judgedBy(settings.years, year)));
+        known.set(light, own);
+      }
+      return { light, own };
+    };
+  });
+  const wayIn = (light: SpotLight, month0: number) =>
+    light.timers.reduce((way, menu) => way * menus[menu]!.ways.length + years[menu]![month0]!, 0);
+  const scoreOf = (plant: number) => {
+    const { wanting } = standing[plant]!;
+    const together = new Float64Array(12 * DOING_FIGURES);
+    for (let month0 = 0; month0 < 12; month0++) {
+      const { light, own } = doings[plant]!(month0);
+      const from = month0 * DOING_FIGURES;
+      together.set(own[wayIn(light, month0)]!.subarray(from, from + DOING_FIGURES), from);
+    }
+    const score = scoreOfDoings(wanting.targets, together, fromMonth, wanting.reserveLeft);
+    return wanting.weight * worthOfVerdict(score);
+  };
+  const watts = wattsByCircuit(facts);
+  const energy = menus.map(({ circuit, ways }) =>
+    ways.map((_, way) =>
+      Array.from({ length: 12 }, (_month, month0) => {
+        const timer = { ...circuit, programme: programmeOf({ ways }, new Array<number>(12).fill(way)) };
+        const load = { watts: watts.get(circuit.id) ?? 0, lamps: 0, month: month0 + 1, tariff: [] };
+        return WORTH_OF_KWH * timerEnergy(timer, load).kWh;
+      }),
+    ),
+  );
+  for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
+    let changed = 0;
+    menus.forEach(({ ways, circuit }, menu) => {
+      if (circuit.freedom === 'nothing') return;
+      for (let month0 = 0; month0 < 12; month0++) {
+        const under = standing.flatMap((_, plant) =>
+          doings[plant]!(month0).light.timers.includes(menu) ? [plant] : [],
+        );
+        const worthOf = (way: number) => {
+          years[menu]![month0] = way;
+          const worth = under.reduce((sum, plant) => sum + scoreOf(plant), 0);
+          return worth - energy[menu]![way]![month0]! - TURNING_COST * turnings(years[menu]!);
+        };
+        const before = years[menu]![month0]!;
+        let best = { way: before, worth: worthOf(before) };
+        ways.forEach((_, way) => {
+          const worth = way === before ? best.worth : worthOf(way);
+          if (worth > best.worth + WORTH_MORE) best = { way, worth };
+        });
+        years[menu]![month0] = best.way;
+        changed += Number(best.way !== before);
+      }
+    });
+    if (changed === 0) break;
+  }
+  return years;
+}

@@ -1,0 +1,98 @@
+/** What spots give under each way their timers may burn. */
+import { patch, applied, type HomeFacts } from '../facts';
+import type { Condition } from '../fit';
+import { leafPlaceOf, sceneOf, topPlaceOf, type HomeEngine, type Steps } from '../home';
+import type { Burning } from '../lamp';
+import { DAY_THRESHOLD_PPFD } from '../light';
+import type { PlacedSpot } from '../room';
+import { ALL_MONTHS } from '../units';
+import type { TimerMenu } from './timer-menu';
+
+/** A spot's months under each way of its timers, the first timer's slowest. */
+export interface SpotLight {
+  /** Indices of the menus that light it: none, one or two. */
+  readonly timers: readonly number[];
+  /** Twelve months by combination of ways. */
+  readonly years: readonly (readonly Condition[])[];
+}
+
+/** A spot follows the two timers that light it most; what others give it is taken as it is now. */
+const TIMERS_OF_A_SPOT = 2;
+
+/** The timers that a plant on each spot notices and that can be set, the strongest first. */
+export function timersOfSpots(
+  engine: HomeEngine,
+  facts: HomeFacts,
+  { year, spots, menus }: { readonly year: number; readonly spots: readonly PlacedSpot[]; readonly menus: readonly TimerMenu[] },
+): number[][] {
+  const scene = sceneOf(facts, engine.sources);
+  const sky = engine.lit.sky(facts, year);
+  const indexOf = new Map(menus.map(({ circuit }, i) => [circuit.id, i]));
+  return spots.map((placed) => {
+    const place = leafPlaceOf(scene, placed);
+    const ppfd = new Map<number, number>();
+    for (const lamp of engine.lit.lampsAt(scene, place, sky, topPlaceOf(place, placed))) {
+      const menu = indexOf.get(lamp.circuit.id)!;
+      ppfd.set(menu, (ppfd.get(menu) ?? 0) + lamp.ppfd);
+    }
+    return [...ppfd]
+      .filter(([menu, light]) => light >= DAY_THRESHOLD_PPFD && menus[menu]!.ways.length > 1)
+      .sort((p, q) => q[1] - p[1])
+      .slice(0, TIMERS_OF_A_SPOT)
+      .map(([menu]) => menu);
+  });
+}
+
+/** A home whose timers burn one way all year. */
+function burning(facts: HomeFacts, menus: readonly TimerMenu[], ways: readonly (readonly [menu: number, way: Burning])[]) {
+  const changes = ways.map(([menu, { spans, level }]) =>
+    patch('circuits', menus[menu]!.circuit.id, { programme: [{ months: ALL_MONTHS, spans, level }] }),
+  );
+  return applied(facts, changes)!;
+}
+
+export interface LightAsked {
+  readonly year: number;
+  readonly menus: readonly TimerMenu[];
+  /** Spots and the timers each follows. */
+  readonly spotIds: readonly string[];
+  readonly timers: readonly (readonly number[])[];
+  /** The home whose rooms' air is taken. */
+  readonly airOf: HomeFacts;
+}
+
+/** The light of spots under all ways of their timers, in the order they were asked for. */
+export function* lightUnder(engine: HomeEngine, facts: HomeFacts, asked: LightAsked): Steps<SpotLight[]> {
+  const { year, menus, spotIds, timers, airOf } = asked;
+  const groups = new Map<string, number[]>();
+  timers.forEach((own, i) => {
+    const key = own.join();
+    groups.set(key, [...(groups.get(key) ?? []), i]);
+  });
+  const years: (readonly Condition[])[][] = spotIds.map(() => []);
+  let done = 0;
+  for (const members of groups.values()) {
+    const own = timers[members[0]!]!;
+    const ids = members.map((i) => spotIds[i]!);
+    for (const combination of combinations(own.map((menu) => menus[menu]!.ways.length))) {
+      yield done / groups.size;
+      const home = burning(
+        facts,
+        menus,
+        combination.map((way, i) => [own[i]!, menus[own[i]!]!.ways[way]!] as const),
+      );
+      const conditions = engine.conditionsAt(home, ids, year, airOf);
+      for (const i of members) years[i]!.push(conditions.get(spotIds[i]!)!);
+    }
+    done += 1;
+  }
+  return spotIds.map((_, i) => ({ timers: timers[i]!, years: years[i]! }));
+}
+
+/** All combinations of so many choices each, the last fastest; one empty combination of none. */
+export function combinations(counts: readonly number[]): number[][] {
+  return counts.reduce<number[][]>(
+    (all, count) => all.flatMap((before) => Array.from({ length: count }, (_, i) => [...before, i])),
+    [[]],
+  );
+}

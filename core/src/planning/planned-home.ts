@@ -1,0 +1,79 @@
+/** The home as it would be by a plan, and what each plant has in it. */
+import { applied, patch, type Change, type HomeFacts } from '../facts';
+import { verdictScore, type Condition } from '../fit';
+import type { HomeEngine } from '../home';
+import { carried } from '../match';
+import type { Plan } from '../plan';
+import { programmeOf } from './timer-menu';
+import type { Layout } from './home-problem';
+import { judgedBy, type Wanting } from './worth';
+
+/** By menu: the year its timer has by a plan; of several seasons each month by its season's setting. */
+export function timerYears({ menus, seasons }: Pick<Layout, 'menus' | 'seasons'>, { settings }: Pick<Plan, 'settings'>) {
+  return menus.map(({ years }, c) => {
+    const year = new Array<number>(12);
+    seasons.forEach((months, season) => {
+      for (const month of months) year[month - 1] = years[settings[season]![c]!]![month - 1]!;
+    });
+    return year;
+  });
+}
+
+/** What sets a home's timers to years of their menus; timers that stay as they are are left alone. */
+export const timerChanges = ({ menus }: Pick<Layout, 'menus'>, years: readonly (readonly number[])[]): Change[] =>
+  menus.flatMap((menu, c) =>
+    `${menu.years[0]!}` === `${years[c]!}`
+      ? []
+      : [patch('circuits', menu.circuit.id, { programme: programmeOf(menu, years[c]!) })],
+  );
+
+/** A home with its plants where a season has them, and its timers set. @param on YYYY-MM-DD */
+export function homeInSeason(
+  { facts, plants, spots, menus }: Layout,
+  at: readonly number[],
+  years: readonly (readonly number[])[],
+  on: string,
+): HomeFacts {
+  const moves = plants.flatMap((plant, p) => {
+    const spotId = spots[at[p]!]!.spot.id;
+    return spotId === plant.spotId ? [] : [carried(plant, spotId, on)];
+  });
+  return applied(facts, [...moves, ...timerChanges({ menus }, years)])!;
+}
+
+/** The home of each season, and twelve months of each plant through them. */
+export interface PlannedHome {
+  readonly homes: readonly HomeFacts[];
+  readonly years: readonly (readonly Condition[])[];
+}
+
+export function plannedHome(
+  engine: HomeEngine,
+  layout: Layout,
+  plan: Pick<Plan, 'spots'>,
+  { timers, year, on }: { readonly timers: readonly (readonly number[])[]; readonly year: number; readonly on: string },
+): PlannedHome {
+  const { facts, plants, spots, seasons } = layout;
+  const homes = plan.spots.map((at) => homeInSeason(layout, at, timers, on));
+  const lit = homes.map((home, season) => {
+    const asked = [...new Set(plan.spots[season]!.map((spot) => spots[spot]!.spot.id))];
+    return engine.conditionsAt(home, asked, year, facts);
+  });
+  const years = plants.map((_, p) => {
+    const months = new Array<Condition>(12);
+    seasons.forEach((own, season) => {
+      const there = lit[season]!.get(spots[plan.spots[season]![p]!]!.spot.id)!;
+      for (const month of own) months[month - 1] = there[month - 1]!;
+    });
+    return months;
+  });
+  return { homes, years };
+}
+
+/** A plant's verdict through some year, 0..1, by the years that the plan is for. */
+export const scoreThrough = (
+  { settings }: Layout,
+  { targets, reserveLeft }: Wanting,
+  year: readonly Condition[],
+  fromMonth: number,
+): number => verdictScore(targets, judgedBy(settings.years, year), fromMonth, reserveLeft);

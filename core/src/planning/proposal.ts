@@ -1,0 +1,91 @@
+/** What a plan proposes, as plain data that crosses to a worker. */
+import type { HouseholdMember, TimerMonths } from '../facts';
+import type { MonthEnergy } from '../lamp';
+import type { SpotRefusal } from './refusals';
+
+/** Where one plant goes, and what that does. */
+export interface PlantProposal {
+  readonly plantId: string;
+  readonly fromSpotId: string | null;
+  /** One spot a season, that of the month that is on first. */
+  readonly spotIds: readonly string[];
+  /** Verdicts, 0..1: as it is (null where it stands nowhere) and by the plan. */
+  readonly before: number | null;
+  readonly after: number;
+  /** Spots that would suit it best under the plan's timers whoever stands there, best first, without its own. */
+  readonly elsewhere: readonly { readonly spotId: string; readonly score: number }[];
+  /** The best that its present spot could be by its timers alone; null where no timer lights it or it stands nowhere. */
+  readonly here: { readonly circuitId: string; readonly hours: number; readonly score: number } | null;
+}
+
+export interface TimerProposal {
+  readonly circuitId: string;
+  readonly programme: readonly TimerMonths[];
+  readonly isChanged: boolean;
+  readonly kWhBefore: number;
+  readonly kWhAfter: number;
+}
+
+export interface Energy {
+  /** January first. */
+  readonly months: readonly MonthEnergy[];
+  readonly year: MonthEnergy;
+}
+
+/** How near to the best it is known to be. */
+export interface Proof {
+  /** In verdicts of plants, weighted, less energy and moves; `bound` is what no plan surpasses. */
+  readonly objective: number;
+  readonly bound: number;
+  /** (bound - objective) / objective, at least 0. */
+  readonly gap: number;
+}
+
+/** A table of verdicts for the drawing: by plant and spot. */
+export interface FitTable {
+  readonly plantIds: readonly string[];
+  readonly spotIds: readonly string[];
+  /** `plant * spots + spot`, 0..1; -1 where the plant cannot stand. */
+  readonly now: Float32Array;
+  readonly planned: Float32Array;
+  /** Why not, by the same index; null where it can. */
+  readonly refusals: readonly (SpotRefusal | null)[];
+}
+
+export interface FoundPlan {
+  readonly state: 'found';
+  /** `worked-out`: every figure is by the engines for the changed home; `so-far`: by the table while it is planned. */
+  readonly certainty: 'worked-out' | 'so-far';
+  /** Months (1..12) of each season, that of the month that is on first. */
+  readonly seasons: readonly (readonly number[])[];
+  readonly plants: readonly PlantProposal[];
+  readonly timers: readonly TimerProposal[];
+  readonly energyBefore: Energy;
+  readonly energyAfter: Energy;
+  readonly proof: Proof;
+  readonly table: FitTable;
+  /** Between plan and light: how often it was planned anew, and how far the light was still from what was planned by. */
+  readonly rounds: number;
+  readonly stillOff: number;
+  readonly alwaysInReach: readonly { readonly plantId: string; readonly who: readonly HouseholdMember[] }[];
+  /** Plants that are left out, since nothing is known of them. */
+  readonly unknown: readonly string[];
+  /** Plants whose pot or height was not said: usual ones are taken. */
+  readonly assumed: readonly string[];
+}
+
+export type HomePlan =
+  | FoundPlan
+  /** Keys of wishes that cannot be kept together, the smallest such set; none where the rules alone cannot be met. */
+  | { readonly state: 'impossible'; readonly clash: readonly string[] }
+  | { readonly state: 'undecided' }
+  /** Nothing to plan: no plant that is known, or no spot. */
+  | { readonly state: 'nothing' };
+
+/** Between two steps: how far it is, and the best plan so far. */
+export interface PlanInterim {
+  readonly share: number;
+  readonly interim: HomePlan;
+}
+
+export type PlanWork = Generator<number | PlanInterim, HomePlan, void>;
