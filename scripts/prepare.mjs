@@ -1,7 +1,7 @@
 /** Makes a fresh clone ready: installs what the lock names and builds the app when it is missing or stale. Needs Node.js and npm only. */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -76,6 +76,11 @@ export async function ensureBuilt() {
     cwd: path.join(root, 'app'),
     env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' },
   });
+  // The solver of joint plans is loaded by a worker when a plan is asked for.
+  for (const file of ['highs.js', 'highs.wasm']) {
+    mkdirSync(path.join(appFolder, 'solver'), { recursive: true });
+    copyFileSync(path.join(root, 'node_modules/highs/build', file), path.join(appFolder, 'solver', file));
+  }
   const { pack } = await import('./pack.mjs');
   await pack(appFolder);
   mkdirSync(appFolder, { recursive: true });

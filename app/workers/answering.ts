@@ -34,11 +34,13 @@ export class Answering {
   /**
    * @param tell sends a message to the page
    * @param breathe lets messages in between two steps
+   * @param loadSolver loads what joint plans are solved with, the first time one is asked for
    */
   constructor(
     private readonly tell: (message: FromWorker) => void,
     private readonly breathe: () => Promise<void>,
     private readonly now: () => number = () => performance.now(),
+    private readonly loadSolver: () => Promise<HomeEngine['solver']> = () => Promise.resolve(null),
   ) {}
 
   hear(message: ToWorker): void {
@@ -98,6 +100,7 @@ export class Answering {
       }
       const facts = this.facts.get(message.factsKey);
       if (!facts) throw new Error('The facts of this question are not here.');
+      if (message.question === 'plan') this.engine.solver ??= await this.loadSolver();
       const answer = await this.run(message, answerSteps(this.engine, facts, message.question, message.params));
       if (answer !== DROPPED) this.send(message, answer);
     } catch (error) {

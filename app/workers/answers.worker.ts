@@ -1,4 +1,6 @@
 /** Computes off the page's thread. */
+import type loadHighs from 'highs';
+import type { Highs } from 'highs';
 import { Answering } from './answering';
 import type { ToWorker } from './protocol';
 
@@ -12,5 +14,16 @@ const breathe = () =>
     channel.port2.postMessage(null);
   });
 
-const answering = new Answering((message) => self.postMessage(message), breathe);
+/** HiGHS as it is shipped beside the app; where it does not load, plans are found by search and prices alone. */
+async function loadSolver(): Promise<Highs | null> {
+  try {
+    const scope = self as unknown as { importScripts(url: string): void; Module: typeof loadHighs };
+    scope.importScripts('/solver/highs.js');
+    return await scope.Module({ locateFile: (file) => `/solver/${file}` });
+  } catch {
+    return null;
+  }
+}
+
+const answering = new Answering((message) => self.postMessage(message), breathe, undefined, loadSolver);
 self.onmessage = ({ data }: MessageEvent<ToWorker>) => answering.hear(data);

@@ -6,6 +6,7 @@ import {
   type AnswerOf,
   type HomeAnswers,
   type HomeFacts,
+  type HomePlan,
   type ParamsOf,
   type QuestionName,
 } from '@dulvan/core';
@@ -35,6 +36,8 @@ export interface Put<Q extends QuestionName> {
   /** A question of the same slot that is still open gives way to this one. */
   readonly slot: string;
   readonly onShare?: (share: number) => void;
+  /** Of a plan: the best so far. */
+  readonly onInterim?: (interim: HomePlan) => void;
 }
 
 interface Open {
@@ -43,6 +46,7 @@ interface Open {
   /** Sends it, with all it needs; again after a crash. */
   readonly send: () => Promise<void>;
   readonly onShare: ((share: number) => void) | undefined;
+  readonly onInterim: ((interim: HomePlan) => void) | undefined;
   readonly resolve: (value: never) => void;
   readonly reject: (error: Error) => void;
   /** How often a worker stopped over it. */
@@ -95,7 +99,7 @@ export class Lane {
     const id = (made += 1);
     this.giveWay(put.slot);
     return new Promise<AnswerOf<Q>>((resolve, reject) => {
-      const { slot, onShare, facts, question, params } = put;
+      const { slot, onShare, onInterim, facts, question, params } = put;
       const send = async () => {
         await this.withFiles(facts);
         if (!this.open.has(id)) return;
@@ -103,7 +107,7 @@ export class Lane {
         const since = question === 'home' && this.home ? { since: this.home.id } : {};
         this.post({ type: 'ask', id, factsKey: keyOf(facts), question, params, ...since });
       };
-      this.open.set(id, { id, slot, send, onShare, resolve, reject, crashes: 0 });
+      this.open.set(id, { id, slot, send, onShare, onInterim, resolve, reject, crashes: 0 });
       void this.sent(send, id);
     });
   }
@@ -113,7 +117,8 @@ export class Lane {
     const id = (made += 1);
     return new Promise((resolve, reject) => {
       const send = async () => this.post({ type: 'read', id, kind, text });
-      this.open.set(id, { id, slot: `read ${id}`, send, onShare: undefined, resolve, reject, crashes: 0 });
+      const unheard = { onShare: undefined, onInterim: undefined };
+      this.open.set(id, { id, slot: `read ${id}`, send, ...unheard, resolve, reject, crashes: 0 });
       void this.sent(send, id);
     });
   }
@@ -189,6 +194,7 @@ export class Lane {
     if (!asked) return;
     if (message.type === 'share') {
       asked.onShare?.(message.share);
+      if (message.interim) asked.onInterim?.(message.interim);
       return;
     }
     if (message.type === 'failed') {

@@ -66,6 +66,7 @@ const QUESTIONS_ANSWERED = [
   'bestTaxa',
   'plantsForSpot',
   'sunlightMap',
+  'plan',
 ] as const satisfies readonly QuestionName[];
 
 type Answered = (typeof QUESTIONS_ANSWERED)[number];

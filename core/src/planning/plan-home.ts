@@ -4,12 +4,14 @@
  * them, since they shade one another and stand in their lamps at their own heights. Where that differs from what was
  * planned by, it takes its place, and the home is planned again, until it no longer differs or a few rounds have gone.
  */
-import type { HomeFacts } from '../facts';
-import { verdictScore } from '../fit';
+import type { HomeFacts, Plant } from '../facts';
+import { verdictScore, type Condition } from '../fit';
 import type { HomeEngine } from '../home';
 import { homeEnergy, yearEnergy } from '../lamp';
+import { stepsInto } from '../match';
 import { lightStates, planRounds, stateUnder, worthAt, type Plan, type PlanOutcome, type PlanProblem } from '../plan';
 import { placedSpots } from '../room';
+import { seasonalMonth } from '../taxon';
 import { setMonthByMonth } from './by-month';
 import { layoutOf, problemOfHome, wantingOf, WorthTable, type Layout } from './home-problem';
 import { lightUnder, timersOfSpots, type SpotLight } from './light-under';
@@ -34,6 +36,8 @@ export interface PlanGround {
   readonly standing: ReadonlyMap<string, Pick<Wanting, 'targets' | 'reserveLeft'>>;
   /** Verdicts as it is, by plant; null where it stands nowhere. */
   readonly scores: ReadonlyMap<string, number | null>;
+  /** Twelve months of every spot as it is. */
+  readonly conditions: ReadonlyMap<string, readonly Condition[]>;
 }
 
 /** So often is a home planned anew as the light tells of the plants where they would stand. */
@@ -226,6 +230,7 @@ function workedOut(desk: Desk, tried: Tried, rounds: number): FoundPlan {
     scores: wanting.map(({ targets, reserveLeft }, p) =>
       verdictScore(targets, chosen.planned.years[p]!, asked.month, reserveLeft),
     ),
+    through: chosen.planned.years,
     home: chosen.planned.homes[0]!,
     found: tried.found,
     rounds,
@@ -239,6 +244,8 @@ interface Told {
   readonly years: readonly (readonly number[])[];
   /** By plant. */
   readonly scores: readonly number[];
+  /** Twelve months of each plant by the plan; null where it was not worked out. */
+  readonly through: readonly (readonly Condition[])[] | null;
   /** The home in the season that is on. */
   readonly home: HomeFacts;
   readonly found: { readonly objective: number; readonly bound: number };
@@ -259,6 +266,7 @@ function tableProposal(
     certainty: 'so-far',
     years,
     scores: wanting.map((_, p) => tableScore(desk, problem, plan, p)),
+    through: null,
     home: homeInSeason(layout, plan.spots[0]!, years, asked.on),
     found,
     rounds,
@@ -288,7 +296,7 @@ function proposal(desk: Desk, problem: PlanProblem, plan: Plan, told: Told): Fou
     state: 'found',
     certainty: told.certainty,
     seasons,
-    plants: plants.map((_, p) => plantProposal(desk, plan, table, told.scores[p]!, p)),
+    plants: plants.map((_, p) => plantProposal(desk, plan, table, told, p)),
     timers: menus.map((menu, c) => ({
       circuitId: menu.circuit.id,
       programme: programmeOf(menu, told.years[c]!),
@@ -338,7 +346,7 @@ function fitTable(desk: Desk, problem: PlanProblem, plan: Plan): FitTable {
   };
 }
 
-function plantProposal(desk: Desk, plan: Plan, table: FitTable, after: number, p: number): PlantProposal {
+function plantProposal(desk: Desk, plan: Plan, table: FitTable, told: Told, p: number): PlantProposal {
   const { layout, ground } = desk;
   const { plants, spots } = layout;
   const plant = plants[p]!;
@@ -354,10 +362,23 @@ function plantProposal(desk: Desk, plan: Plan, table: FitTable, after: number, p
     fromSpotId: plant.spotId,
     spotIds: own.map((spot) => spots[spot]!.spot.id),
     before: ground.scores.get(plant.id) ?? null,
-    after,
+    after: told.scores[p]!,
     elsewhere,
+    settling: settlingOf(desk, plant, told.through?.[p] ?? null),
     here: hereAtBest(desk, p),
   };
+}
+
+/** Stages in which a plant gets used to light more slowly, and how much more slowly: judgement. */
+const SLOW_STAGES: ReadonlySet<Plant['stage']> = new Set(['just-arrived', 'recovering', 'cutting', 'rooted-cutting']);
+const SLOWER = 2;
+
+/** How a plant gets used to its new light, from what it has now; slower where it is new or weak. */
+function settlingOf({ asked, ground, layout }: Desk, plant: Plant, through: readonly Condition[] | null) {
+  const now = ground.conditions.get(plant.spotId ?? '')?.[asked.month - 1];
+  if (!now || !through) return null;
+  const steps = stepsInto(now, through[asked.month - 1]!, seasonalMonth(asked.month, layout.facts.home.latitude));
+  return steps && { ...steps, weeks: steps.weeks * (SLOW_STAGES.has(plant.stage) ? SLOWER : 1) };
 }
 
 /** What its present spot could be by its timers alone. */

@@ -1,6 +1,7 @@
 /** What a plan proposes, as plain data that crosses to a worker. */
 import type { HouseholdMember, TimerMonths } from '../facts';
 import type { MonthEnergy } from '../lamp';
+import type { LightSteps } from '../match';
 import type { SpotRefusal } from './refusals';
 
 /** Where one plant goes, and what that does. */
@@ -14,6 +15,8 @@ export interface PlantProposal {
   readonly after: number;
   /** Spots that would suit it best under the plan's timers whoever stands there, best first, without its own. */
   readonly elsewhere: readonly { readonly spotId: string; readonly score: number }[];
+  /** How it gets used to more light; null where it can have it at once. */
+  readonly settling: LightSteps | null;
   /** The best that its present spot could be by its timers alone; null where no timer lights it or it stands nowhere. */
   readonly here: { readonly circuitId: string; readonly hours: number; readonly score: number } | null;
 }

@@ -15,6 +15,7 @@ export function* plan(engine: HomeEngine, facts: HomeFacts, asked: PlanAsked): P
   const conditions = conditionsOf(answers);
   const ground = {
     standing: new Map(facts.plants.map((plant) => [plant.id, standingOf(engine, facts, plant, asked, conditions)])),
+    conditions,
     scores: new Map(answers.plants.map(({ plantId, fit }) => [plantId, fit?.verdict.score ?? null])),
   };
   const planning = planHome(engine, facts, asked, ground);

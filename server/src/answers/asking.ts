@@ -1,6 +1,7 @@
 /** Works one question out, in whatever thread: the engine remembers geometry and skies between questions. */
 import { knowledge } from '@dulvan/catalogue';
 import { AttachmentShelf, HomeEngine, ask, type HomeFacts, type ParamsOf, type QuestionName } from '@dulvan/core';
+import loadHighs from 'highs';
 import { readIntensities, readWeatherHours } from '@dulvan/formats';
 
 /** A stored file that facts name. */
@@ -37,7 +38,7 @@ function factsOf({ homeId, revision, facts }: Asking): HomeFacts {
 }
 
 /** Answers a question. */
-export function answerTo(asking: Asking): unknown {
+export async function answerTo(asking: Asking): Promise<unknown> {
   for (const { kind, fileKey, text } of asking.attachments) {
     if (shelf.holds(fileKey)) continue;
     const read = kind === 'weather-hours' ? readWeatherHours(text) : readIntensities(text);
@@ -45,5 +46,6 @@ export function answerTo(asking: Asking): unknown {
     if (kind === 'weather-hours') shelf.putHours(fileKey, read.value as never);
     else shelf.putIntensities(fileKey, read.value as never);
   }
+  if (asking.question === 'plan') engine.solver ??= await loadHighs();
   return ask(engine, factsOf(asking), asking.question, asking.params as ParamsOf<QuestionName>);
 }

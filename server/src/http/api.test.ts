@@ -14,9 +14,9 @@ let asked = 0;
 beforeAll(async () => {
   kept = await keptStore();
   const pool = {
-    ask: (asking: Parameters<typeof answerTo>[0]) => {
+    ask: async (asking: Parameters<typeof answerTo>[0]) => {
       asked += 1;
-      return Promise.resolve(structuredClone(answerTo(asking)));
+      return structuredClone(await answerTo(asking));
     },
     close: () => Promise.resolve(),
   };
