@@ -17,6 +17,7 @@ const USED = [
   'ruler-square',
   'tune-variant',
   'book-open-variant',
+  'map-marker-path',
   // What own parts show.
   'help-circle-outline',
   'menu-down',

@@ -193,3 +193,18 @@ export const ALARM_WORDS = {
   forHours: (hours: number) => (hours === 1 ? 'for an hour' : `for ${hours} hours`),
   andOthers: (first: string, others: number) => `${first} and ${others === 1 ? 'one other' : `${others} others`}`,
 };
+
+export const PLAN_STEPS = {
+  aPlant: 'a plant',
+  aTimer: 'a timer',
+  off: 'off',
+  dimmed: (share: number) => `, dimmed to ${share} %`,
+  carry: (plant: string) => `Carry ${plant}`,
+  from: (place: string) => `from ${place}`,
+  fromTable: 'from the table',
+  to: (place: string) => `to ${place}`,
+  toTable: 'to a table beside, for now',
+  timer: (timer: string, words: string) => `Set ${timer}: ${words}`,
+  shade: (plant: string) => `Put a sheet of thin white paper before ${plant}`,
+  unshade: (plant: string) => `Take the paper away from ${plant} for good`,
+};

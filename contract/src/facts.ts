@@ -39,14 +39,7 @@ import {
   tierSchema,
   windowSchema,
 } from './place-schemas';
-import {
-  planSchema,
-  planSettingsSchema,
-  planStepSchema,
-  supplySchema,
-  tariffSchema,
-  wishSchema,
-} from './plan-schemas';
+import { planSchema, planSettingsSchema, planStepSchema, supplySchema, tariffSchema, wishSchema } from './plan-schemas';
 
 export const factSchemas: { readonly [L in FactList]: z.ZodType<FactOf[L]> & { readonly shape: z.core.$ZodShape } } = {
   rooms: roomSchema,

@@ -25,12 +25,13 @@ const FoundHome = lazy(() => import('./found-home'));
 
 /** Each place, with the addresses beside its own that lie in it. */
 const PLACES = [
-  { href: '/', word: 'Today', icon: 'weather-sunset-up', also: [] },
-  { href: '/rooms', word: 'Rooms', icon: 'floor-plan', also: ['/spots', '/stands', '/light', '/air'] },
-  { href: '/plants', word: 'Plants', icon: 'sprout-outline', also: [] },
-  { href: '/catalogue', word: 'Catalogue', icon: 'book-open-variant', also: [] },
-  { href: '/place', word: 'Place', icon: 'ruler-square', also: ['/loggers'] },
-  { href: '/settings', word: 'Settings', icon: 'tune-variant', also: [] },
+  { href: '/', word: 'Today', icon: 'weather-sunset-up', also: [], on: 'both' },
+  { href: '/plan', word: 'Plan', icon: 'map-marker-path', also: [], on: 'wide' },
+  { href: '/rooms', word: 'Rooms', icon: 'floor-plan', also: ['/spots', '/stands', '/light', '/air'], on: 'both' },
+  { href: '/plants', word: 'Plants', icon: 'sprout-outline', also: [], on: 'both' },
+  { href: '/catalogue', word: 'Catalogue', icon: 'book-open-variant', also: [], on: 'both' },
+  { href: '/place', word: 'Place', icon: 'ruler-square', also: ['/loggers'], on: 'both' },
+  { href: '/settings', word: 'Settings', icon: 'tune-variant', also: [], on: 'both' },
 ] as const;
 
 export function Shell() {
@@ -73,7 +74,7 @@ function Places({ path }: { readonly path: string }) {
   return (
     <View role="navigation" aria-label={WORDS.main} style={[edge, wide ? side : foot]}>
       {wide ? <Text style={[NAME, { color: ink.ink }]}>{WORDS.dulvan}</Text> : null}
-      {PLACES.map((place) => (
+      {PLACES.filter(({ on }) => wide || on === 'both').map((place) => (
         <PlaceLink key={place.href} place={place} path={path} />
       ))}
     </View>

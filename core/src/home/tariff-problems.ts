@@ -11,7 +11,14 @@ export function tariffProblems({ tariffs }: Pick<HomeFacts, 'tariffs'>, changed?
   if (changed && !changed.some(({ list }) => list === 'tariffs')) return [];
   const ofBands = tariffs.flatMap(({ id, fromMinute, toMinute }): Problem[] =>
     toMinute <= fromMinute
-      ? [{ list: 'tariffs', id, field: 'toMinute', message: 'It must end after it begins, the same day (24:00 at the latest).' }]
+      ? [
+          {
+            list: 'tariffs',
+            id,
+            field: 'toMinute',
+            message: 'It must end after it begins, the same day (24:00 at the latest).',
+          },
+        ]
       : [],
   );
   if (ofBands.length > 0) return ofBands;

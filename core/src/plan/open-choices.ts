@@ -4,7 +4,7 @@
  * plan in hand, no better plan has it.
  */
 import { netPrices, type Places, type Prices } from './bound';
-import { chooseSettings, circuitBlocks } from './circuit-blocks';
+import { circuitBlocks, valuesWithSettings } from './circuit-blocks';
 import { gainsByWidth, wanting } from './packing';
 import { groupsOf, lightStates, settingsOfState, widthOn, worthAt, type PlanProblem } from './problem';
 
@@ -67,9 +67,10 @@ function settingRegrets(
 ): ReadonlyMap<number, readonly number[]> {
   const regrets = new Map<number, readonly number[]>();
   for (const block of circuitBlocks({ spots, circuits })) {
-    const { value, valueWith } = chooseSettings(block, circuits, weight, values, spots);
+    const valuesWith = valuesWithSettings(block, circuits, weight, values, spots);
     block.circuits.forEach((c, i) => {
-      const losses = valueWith[i]!.map((one) => value - one);
+      const value = Math.max(...valuesWith[i]!);
+      const losses = valuesWith[i]!.map((one) => value - one);
       regrets.set(c, losses);
     });
   }

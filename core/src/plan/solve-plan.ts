@@ -9,7 +9,16 @@ import { lowered, placesOf, pricesFrom, type Bounding, type Places, type Prices 
 import { smallestClash } from './clash';
 import { choiceRegrets, type IsOpen } from './open-choices';
 import { solveProgramme } from './highs-solver';
-import { lightStates, possibleSpots, unlit, widthOn, worthAt, type Plan, type PlanProblem, type PlanWish } from './problem';
+import {
+  lightStates,
+  possibleSpots,
+  unlit,
+  widthOn,
+  worthAt,
+  type Plan,
+  type PlanProblem,
+  type PlanWish,
+} from './problem';
 import { planProgramme } from './programme';
 import { bettered } from './search';
 import { breachesOf, valueOfPlan } from './value';
@@ -145,7 +154,8 @@ function firstPlan(highs: Highs | null, problem: PlanProblem): Plan | null {
     if (breachesOf(problem, plan).length === 0) return plan;
   }
   const inTurn = { spots: seasons.map(() => placedInTurn(problem)), settings };
-  if (inTurn.spots.every((spots) => !spots.includes(NOWHERE)) && breachesOf(problem, inTurn).length === 0) return inTurn;
+  if (inTurn.spots.every((spots) => !spots.includes(NOWHERE)) && breachesOf(problem, inTurn).length === 0)
+    return inTurn;
   if (!highs) return null;
   const { programme, planOf } = planProgramme(unlit(problem, meanWorth(problem)));
   const outcome = solveProgramme(highs, programme, { gap: 0.05, seconds: 60 });
@@ -180,7 +190,11 @@ function placedInTurn(problem: PlanProblem): number[] {
     if (at[plant] !== NOWHERE) continue;
     const open = possible[plant]!.filter(fits(plant));
     const value = (spot: number) => worth[plant * spots.length + spot]!;
-    if (open.length > 0) take(plant, open.reduce((p, q) => (value(q) > value(p) ? q : p)));
+    if (open.length > 0)
+      take(
+        plant,
+        open.reduce((p, q) => (value(q) > value(p) ? q : p)),
+      );
   }
   return at;
 }

@@ -5,8 +5,8 @@ import type { Layout } from './home-problem';
 import { lightUnder, type SpotLight } from './light-under';
 
 /** Heights that stand for all, cm, and where one class ends and the next begins. */
-const HEIGHTS_CM = [8, 22, 45, 90] as const;
-const ENDS_CM = [14, 32, 65] as const;
+const HEIGHTS_CM = [12, 45] as const;
+const ENDS_CM = [26] as const;
 const UNKNOWN_HEIGHT_CM = 20;
 
 /** The class of height of a plant, an index of what `lightAtHeights` gives. */

@@ -87,7 +87,9 @@ function wishesOf({ facts, plants, spots }: Layout): PlanWish[] {
 }
 
 const carePerPlant = ({ wishes }: HomeFacts): ReadonlyMap<string | null, number> =>
-  new Map(wishes.flatMap((wish) => (wish.kind === 'matters' ? [[wish.plantId, CARE_WEIGHTS[wish.care]] as const] : [])));
+  new Map(
+    wishes.flatMap((wish) => (wish.kind === 'matters' ? [[wish.plantId, CARE_WEIGHTS[wish.care]] as const] : [])),
+  );
 
 /** What each plant wants, by the order of the layout. */
 export function wantingOf(
@@ -137,7 +139,13 @@ function problemSpots({ plants, spots }: Layout, lights: readonly SpotLight[]): 
     const sumOf = (size: (plant: Plant) => number) => here.reduce((sum, plant) => sum + size(plant), 0);
     return {
       stand: standIds.indexOf(standId),
-      widthCm: here.length > 1 ? Math.max(sizeCm, sumOf((plant) => Math.min(sizeCm, spreadCm(plant)))) : sizeCm,
+      widthCm:
+        here.length > 1
+          ? Math.max(
+              sizeCm,
+              sumOf((plant) => Math.min(sizeCm, spreadCm(plant))),
+            )
+          : sizeCm,
       heightCm: ANY_HEIGHT_CM,
       loadG: Math.max(Math.round(spot.loadKg * 1000), sumOf(potWeightG)),
       circuits: lights[s]!.timers,

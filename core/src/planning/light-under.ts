@@ -23,7 +23,11 @@ const TIMERS_OF_A_SPOT = 2;
 export function timersOfSpots(
   engine: HomeEngine,
   facts: HomeFacts,
-  { year, spots, menus }: { readonly year: number; readonly spots: readonly PlacedSpot[]; readonly menus: readonly TimerMenu[] },
+  {
+    year,
+    spots,
+    menus,
+  }: { readonly year: number; readonly spots: readonly PlacedSpot[]; readonly menus: readonly TimerMenu[] },
 ): number[][] {
   const scene = sceneOf(facts, engine.sources);
   const sky = engine.lit.sky(facts, year);
@@ -44,7 +48,11 @@ export function timersOfSpots(
 }
 
 /** A home whose timers burn one way all year. */
-function burning(facts: HomeFacts, menus: readonly TimerMenu[], ways: readonly (readonly [menu: number, way: Burning])[]) {
+function burning(
+  facts: HomeFacts,
+  menus: readonly TimerMenu[],
+  ways: readonly (readonly [menu: number, way: Burning])[],
+) {
   const changes = ways.map(([menu, { spans, level }]) =>
     patch('circuits', menus[menu]!.circuit.id, { programme: [{ months: ALL_MONTHS, spans, level }] }),
   );

@@ -5,10 +5,10 @@
  * planned by, it takes its place, and the home is planned again, until it no longer differs or a few rounds have gone.
  */
 import type { HomeFacts, Plant } from '../facts';
-import { verdictScore, type Condition } from '../fit';
+import { fitYear, verdictScore, type Condition } from '../fit';
 import type { HomeEngine } from '../home';
 import { homeEnergy, yearEnergy } from '../lamp';
-import { stepsInto } from '../match';
+import { stepsInto, troublesFor } from '../match';
 import { lightStates, planRounds, stateUnder, worthAt, type Plan, type PlanOutcome, type PlanProblem } from '../plan';
 import { placedSpots } from '../room';
 import { seasonalMonth } from '../taxon';
@@ -20,7 +20,7 @@ import { homeInSeason, plannedHome, scoreThrough, timerYears, type PlannedHome }
 import { REFUSALS } from './refusals';
 import { planSettingsOf } from './settings';
 import { programmeOf, timerMenu } from './timer-menu';
-import type { Energy, FitTable, FoundPlan, PlanWork, PlantProposal } from './proposal';
+import type { Energy, FitTable, FoundPlan, PlanWork, PlantProposal, ThereFit } from './proposal';
 import { verdictOfWorth, worthOfVerdict, type Wanting } from './worth';
 
 export interface PlanAsked {
@@ -49,12 +49,7 @@ const WANTED = { gap: 0.005, rounds: 3, seconds: 5 } as const;
 const SHARES = { now: 0.1, light: 0.4, rounds: 0.9 } as const;
 const ELSEWHERE_TOLD = 5;
 
-export function* planHome(
-  engine: HomeEngine,
-  facts: HomeFacts,
-  asked: PlanAsked,
-  ground: PlanGround,
-): PlanWork {
+export function* planHome(engine: HomeEngine, facts: HomeFacts, asked: PlanAsked, ground: PlanGround): PlanWork {
   const settings = planSettingsOf(facts);
   const isKnown = (id: string) => (ground.standing.get(id)?.targets.length ?? 0) > 0;
   const plants = facts.plants.filter(({ id }) => isKnown(id));
@@ -253,13 +248,7 @@ interface Told {
   readonly stillOff: number;
 }
 
-function tableProposal(
-  desk: Desk,
-  problem: PlanProblem,
-  plan: Plan,
-  found: Told['found'],
-  rounds: number,
-): FoundPlan {
+function tableProposal(desk: Desk, problem: PlanProblem, plan: Plan, found: Told['found'], rounds: number): FoundPlan {
   const { layout, wanting, asked } = desk;
   const years = timerYears(layout, plan);
   return proposal(desk, problem, plan, {
@@ -364,9 +353,17 @@ function plantProposal(desk: Desk, plan: Plan, table: FitTable, told: Told, p: n
     before: ground.scores.get(plant.id) ?? null,
     after: told.scores[p]!,
     elsewhere,
+    there: told.through ? thereOf(desk, told.through[p]!, p) : null,
     settling: settlingOf(desk, plant, told.through?.[p] ?? null),
     here: hereAtBest(desk, p),
   };
+}
+
+function thereOf({ wanting, asked }: Desk, through: readonly Condition[], p: number): ThereFit {
+  const { targets, reserveLeft, goal } = wanting[p]!;
+  const fit = fitYear(targets, through, asked.month, reserveLeft);
+  const [worst = null] = troublesFor(goal, fit);
+  return { verdict: fit.verdict, worst, month: fit.months[asked.month - 1]! };
 }
 
 /** Stages in which a plant gets used to light more slowly, and how much more slowly: judgement. */

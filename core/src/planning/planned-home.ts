@@ -9,7 +9,10 @@ import type { Layout } from './home-problem';
 import { judgedBy, type Wanting } from './worth';
 
 /** By menu: the year its timer has by a plan; of several seasons each month by its season's setting. */
-export function timerYears({ menus, seasons }: Pick<Layout, 'menus' | 'seasons'>, { settings }: Pick<Plan, 'settings'>) {
+export function timerYears(
+  { menus, seasons }: Pick<Layout, 'menus' | 'seasons'>,
+  { settings }: Pick<Plan, 'settings'>,
+) {
   return menus.map(({ years }, c) => {
     const year = new Array<number>(12);
     seasons.forEach((months, season) => {

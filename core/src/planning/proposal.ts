@@ -1,5 +1,6 @@
 /** What a plan proposes, as plain data that crosses to a worker. */
 import type { HouseholdMember, TimerMonths } from '../facts';
+import type { MonthFit, Trouble, Verdict } from '../fit';
 import type { MonthEnergy } from '../lamp';
 import type { LightSteps } from '../match';
 import type { SpotRefusal } from './refusals';
@@ -15,10 +16,19 @@ export interface PlantProposal {
   readonly after: number;
   /** Spots that would suit it best under the plan's timers whoever stands there, best first, without its own. */
   readonly elsewhere: readonly { readonly spotId: string; readonly score: number }[];
+  /** How it does there by the engines; null while the plan is still looked for. */
+  readonly there: ThereFit | null;
   /** How it gets used to more light; null where it can have it at once. */
   readonly settling: LightSteps | null;
   /** The best that its present spot could be by its timers alone; null where no timer lights it or it stands nowhere. */
   readonly here: { readonly circuitId: string; readonly hours: number; readonly score: number } | null;
+}
+
+/** How a plant does where the plan has it: its verdict, what is most wrong, and the month that is on. */
+export interface ThereFit {
+  readonly verdict: Verdict;
+  readonly worst: Trouble | null;
+  readonly month: MonthFit;
 }
 
 export interface TimerProposal {

@@ -142,8 +142,7 @@ export function workOf(facts: HomeFacts, plan: FoundPlan, chosen: Chosen, on: st
     }
   });
   for (const { circuitId, programme, isChanged } of plan.timers)
-    if (isChanged && chosen.circuitIds.has(circuitId))
-      add({ ...NOTHING, on, kind: 'timer', circuitId, programme });
+    if (isChanged && chosen.circuitIds.has(circuitId)) add({ ...NOTHING, on, kind: 'timer', circuitId, programme });
   for (const { plantId, settling } of proposals) {
     if (!settling || blocked.has(plantId)) continue;
     add({ ...NOTHING, on, kind: 'shade', plantId });
@@ -192,4 +191,6 @@ export function stepChanges(facts: HomeFacts, step: PlanStep, on: string): Chang
 
 /** Steps that are open, in the order of work. */
 export const openSteps = ({ planSteps }: Pick<HomeFacts, 'planSteps'>): PlanStep[] =>
-  planSteps.filter(({ doneOn }) => doneOn === null).sort((p, q) => (p.on < q.on ? -1 : p.on > q.on ? 1 : p.order - q.order));
+  planSteps
+    .filter(({ doneOn }) => doneOn === null)
+    .sort((p, q) => (p.on < q.on ? -1 : p.on > q.on ? 1 : p.order - q.order));

@@ -111,11 +111,7 @@ export function worthUnder(wanting: Wanting, { timers, years }: SpotLight, asked
 }
 
 /** By month: the combination of ways that a state of a spot burns, January first. */
-export function waysOf(
-  timers: readonly number[],
-  menus: readonly TimerMenu[],
-  state: readonly number[],
-): number[] {
+export function waysOf(timers: readonly number[], menus: readonly TimerMenu[], state: readonly number[]): number[] {
   return Array.from({ length: 12 }, (_, month0) =>
     timers.reduce((way, menu, i) => {
       const { ways, years } = menus[menu]!;

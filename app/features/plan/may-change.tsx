@@ -1,0 +1,50 @@
+/** What a plan may change: how often plants are carried, how readily, and what of each timer. */
+import { patch, type Arrangements, type HomeFacts, type MoveEffort, type TimerFreedom } from '@dulvan/core';
+import { View } from 'react-native';
+import { useHome } from '../../state/home';
+import { Choices } from '../../ui/choices';
+import { SPACE } from '../../ui/theme';
+import { Body, Small, Strong } from '../../ui/type';
+import { MAY_CHANGE as WORDS } from './plan-words';
+import { choicesOf, usePlanSetting } from './setting';
+
+export function MayChange({ facts }: { readonly facts: HomeFacts }) {
+  const { settings, set } = usePlanSetting(facts);
+  const change = useHome((state) => state.change);
+  const setFreedom = (id: string, freedom: TimerFreedom) =>
+    void change(WORDS.changed(WORDS.freedoms[freedom]), [patch('circuits', id, { freedom })]);
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <Strong>{WORDS.howOften}</Strong>
+      <Choices
+        label={WORDS.howOften}
+        choices={choicesOf(WORDS.arrangements)}
+        value={String(settings.arrangements)}
+        onValue={(value) =>
+          set(WORDS.arrangements[value as `${Arrangements}`], { arrangements: Number(value) as Arrangements })
+        }
+      />
+      <Strong>{WORDS.howReadily}</Strong>
+      <Choices
+        label={WORDS.howReadily}
+        choices={choicesOf(WORDS.moves)}
+        value={settings.moves}
+        onValue={(value) => set(WORDS.moves[value as MoveEffort], { moves: value as MoveEffort })}
+      />
+      <Small>{WORDS.movesNote}</Small>
+      <Strong>{WORDS.whatTimers}</Strong>
+      {facts.circuits.length === 0 ? <Small>{WORDS.noTimers}</Small> : null}
+      {facts.circuits.map(({ id, name, freedom }) => (
+        <View key={id} style={{ gap: SPACE.xs }}>
+          <Body>{name}</Body>
+          <Choices
+            label={name}
+            choices={choicesOf(WORDS.freedoms)}
+            value={freedom}
+            onValue={(value) => setFreedom(id, value as TimerFreedom)}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}

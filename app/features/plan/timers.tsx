@@ -1,0 +1,131 @@
+/** How a plan has timers run: by month as a strip and in words, with their electricity; each can be left out. */
+import { burningIn, hoursOf, type Circuit, type FoundPlan, type HomeFacts, type TimerProposal } from '@dulvan/core';
+import { View } from 'react-native';
+import { Checkbox } from 'react-native-paper';
+import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
+import { programmeWords } from '../../parts/plan-steps';
+import { Fitted } from '../../ui/fitted';
+import { MONTH_NAMES } from '../../ui/months';
+import { FONT, SPACE, TOUCH } from '../../ui/theme';
+import { Body, Heading, Small, Strong } from '../../ui/type';
+import { useInk } from '../../ui/use-ink';
+import type { ChosenParts } from './chosen';
+import { circuitName, timerWords } from './figures';
+import { TIMERS as WORDS } from './plan-words';
+
+interface Given {
+  readonly facts: HomeFacts;
+  readonly plan: FoundPlan;
+  readonly chosen: ChosenParts;
+}
+
+export function Timers({ facts, plan, chosen }: Given) {
+  const changed = plan.timers.filter(({ isChanged }) => isChanged);
+  const same = plan.timers.filter(({ isChanged }) => !isChanged);
+  return (
+    <View style={{ gap: SPACE.m }}>
+      <Heading>{WORDS.heading}</Heading>
+      {changed.length === 0 ? <Body>{WORDS.none}</Body> : null}
+      {changed.map((timer) => (
+        <Timer key={timer.circuitId} facts={facts} chosen={chosen} timer={timer} />
+      ))}
+      {same.map(({ circuitId }) => (
+        <Small key={circuitId}>{WORDS.stays(circuitName(facts, circuitId))}</Small>
+      ))}
+    </View>
+  );
+}
+
+function Timer({ facts, chosen, timer }: Omit<Given, 'plan'> & { readonly timer: TimerProposal }) {
+  const { circuitId, programme, kWhBefore, kWhAfter } = timer;
+  const circuit = facts.circuits.find(({ id }) => id === circuitId)!;
+  return (
+    <View role="group" aria-label={circuit.name} style={{ flexDirection: 'row', gap: SPACE.s }}>
+      <View style={{ minWidth: TOUCH, minHeight: TOUCH, justifyContent: 'center' }}>
+        <Checkbox
+          status={chosen.circuitIds.has(circuitId) ? 'checked' : 'unchecked'}
+          onPress={() => chosen.toggle(circuitId)}
+          {...{ 'aria-label': WORDS.take(circuit.name) }}
+        />
+      </View>
+      <View style={{ flex: 1, gap: 2 }}>
+        <Strong>{circuit.name}</Strong>
+        <Small>{timerWords(circuit)}</Small>
+        <Body>{`→ ${programmeWords(programme)}`}</Body>
+        <YearStrip circuit={circuit} planned={{ ...circuit, programme }} />
+        <Small>{WORDS.energy(String(Math.round(kWhBefore)), String(Math.round(kWhAfter)))}</Small>
+      </View>
+    </View>
+  );
+}
+
+const HEIGHT = 64;
+const FOOT = 14;
+const DAY_H = 24;
+
+/** Twelve months of hours a day: as planned filled, as it is a line across. */
+function YearStrip({ circuit, planned }: { readonly circuit: Circuit; readonly planned: Circuit }) {
+  const ink = useInk();
+  const y = (hour: number) => (HEIGHT - FOOT) * (hour / DAY_H);
+  return (
+    <Fitted minHeight={HEIGHT}>
+      {(width) => {
+        const each = width / 12;
+        return (
+          <Svg width={width} height={HEIGHT} role="img" aria-label={WORDS.yearOf(circuit.name)}>
+            {MONTH_NAMES.map((name, month0) => {
+              const after = burningIn(planned, month0 + 1);
+              const before = burningIn(circuit, month0 + 1);
+              return [
+                <Rect
+                  key={`${name}-frame`}
+                  x={month0 * each + 1}
+                  y={0}
+                  width={each - 2}
+                  height={HEIGHT - FOOT}
+                  fill="none"
+                  stroke={ink.line}
+                />,
+                ...after.spans.map((span) => (
+                  <Rect
+                    key={`${name}-${span.onMinute}`}
+                    x={month0 * each + 2}
+                    y={y(span.onMinute / 60)}
+                    width={each - 4}
+                    height={y(hoursOf([span]))}
+                    fill={ink.factor.light}
+                    fillOpacity={0.35 + 0.65 * after.level}
+                  />
+                )),
+                ...before.spans.flatMap(({ onMinute, offMinute }) =>
+                  [onMinute, offMinute].map((minute) => (
+                    <Line
+                      key={`${name}-was-${minute}`}
+                      x1={month0 * each + 2}
+                      x2={(month0 + 1) * each - 2}
+                      y1={y(minute / 60)}
+                      y2={y(minute / 60)}
+                      stroke={ink.ink}
+                      strokeWidth={1.5}
+                    />
+                  )),
+                ),
+                <SvgText
+                  key={`${name}-letter`}
+                  x={(month0 + 0.5) * each}
+                  y={HEIGHT - 2}
+                  fontSize={10}
+                  fontFamily={FONT.lettering}
+                  fill={ink.soft}
+                  textAnchor="middle"
+                >
+                  {name.slice(0, 1)}
+                </SvgText>,
+              ];
+            })}
+          </Svg>
+        );
+      }}
+    </Fitted>
+  );
+}

@@ -1,0 +1,3 @@
+import { PlanScreen } from '../../features/plan/plan-screen';
+
+export default PlanScreen;

@@ -1,0 +1,3 @@
+import { PricesScreen } from '../../features/plan/prices-screen';
+
+export default PricesScreen;

@@ -1,0 +1,3 @@
+import { WalkScreen } from '../../features/plan/walk-screen';
+
+export default WalkScreen;
