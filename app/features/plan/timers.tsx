@@ -63,69 +63,73 @@ const HEIGHT = 64;
 const FOOT = 14;
 const DAY_H = 24;
 
+interface StripGiven {
+  readonly circuit: Circuit;
+  readonly planned: Circuit;
+}
+
 /** Twelve months of hours a day: as planned filled, as it is a line across. */
-function YearStrip({ circuit, planned }: { readonly circuit: Circuit; readonly planned: Circuit }) {
-  const ink = useInk();
-  const y = (hour: number) => (HEIGHT - FOOT) * (hour / DAY_H);
+function YearStrip({ circuit, planned }: StripGiven) {
   return (
     <Fitted minHeight={HEIGHT}>
-      {(width) => {
-        const each = width / 12;
-        return (
-          <Svg width={width} height={HEIGHT} role="img" aria-label={WORDS.yearOf(circuit.name)}>
-            {MONTH_NAMES.map((name, month0) => {
-              const after = burningIn(planned, month0 + 1);
-              const before = burningIn(circuit, month0 + 1);
-              return [
-                <Rect
-                  key={`${name}-frame`}
-                  x={month0 * each + 1}
-                  y={0}
-                  width={each - 2}
-                  height={HEIGHT - FOOT}
-                  fill="none"
-                  stroke={ink.line}
-                />,
-                ...after.spans.map((span) => (
-                  <Rect
-                    key={`${name}-${span.onMinute}`}
-                    x={month0 * each + 2}
-                    y={y(span.onMinute / 60)}
-                    width={each - 4}
-                    height={y(hoursOf([span]))}
-                    fill={ink.factor.light}
-                    fillOpacity={0.35 + 0.65 * after.level}
-                  />
-                )),
-                ...before.spans.flatMap(({ onMinute, offMinute }) =>
-                  [onMinute, offMinute].map((minute) => (
-                    <Line
-                      key={`${name}-was-${minute}`}
-                      x1={month0 * each + 2}
-                      x2={(month0 + 1) * each - 2}
-                      y1={y(minute / 60)}
-                      y2={y(minute / 60)}
-                      stroke={ink.ink}
-                      strokeWidth={1.5}
-                    />
-                  )),
-                ),
-                <SvgText
-                  key={`${name}-letter`}
-                  x={(month0 + 0.5) * each}
-                  y={HEIGHT - 2}
-                  fontSize={10}
-                  fontFamily={FONT.lettering}
-                  fill={ink.soft}
-                  textAnchor="middle"
-                >
-                  {name.slice(0, 1)}
-                </SvgText>,
-              ];
-            })}
-          </Svg>
-        );
-      }}
+      {(width) => (
+        <Svg width={width} height={HEIGHT} role="img" aria-label={WORDS.yearOf(circuit.name)}>
+          {MONTH_NAMES.map((name, month0) => (
+            <MonthOfStrip key={name} circuit={circuit} planned={planned} month0={month0} each={width / 12} />
+          ))}
+        </Svg>
+      )}
     </Fitted>
+  );
+}
+
+const yOf = (hour: number) => (HEIGHT - FOOT) * (hour / DAY_H);
+
+function MonthOfStrip({
+  circuit,
+  planned,
+  month0,
+  each,
+}: StripGiven & { readonly month0: number; readonly each: number }) {
+  const ink = useInk();
+  const after = burningIn(planned, month0 + 1);
+  const edges = burningIn(circuit, month0 + 1).spans.flatMap(({ onMinute, offMinute }) => [onMinute, offMinute]);
+  const left = month0 * each + 2;
+  return (
+    <>
+      <Rect x={left - 1} y={0} width={each - 2} height={HEIGHT - FOOT} fill="none" stroke={ink.line} />
+      {after.spans.map((span) => (
+        <Rect
+          key={span.onMinute}
+          x={left}
+          y={yOf(span.onMinute / 60)}
+          width={each - 4}
+          height={yOf(hoursOf([span]))}
+          fill={ink.factor.light}
+          fillOpacity={0.35 + 0.65 * after.level}
+        />
+      ))}
+      {edges.map((minute) => (
+        <Line
+          key={minute}
+          x1={left}
+          x2={left + each - 4}
+          y1={yOf(minute / 60)}
+          y2={yOf(minute / 60)}
+          stroke={ink.ink}
+          strokeWidth={1.5}
+        />
+      ))}
+      <SvgText
+        x={left - 2 + each / 2}
+        y={HEIGHT - 2}
+        fontSize={10}
+        fontFamily={FONT.lettering}
+        fill={ink.soft}
+        textAnchor="middle"
+      >
+        {MONTH_NAMES[month0]!.slice(0, 1)}
+      </SvgText>
+    </>
   );
 }

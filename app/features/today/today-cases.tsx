@@ -1,12 +1,14 @@
 /** Plants that need something, by how soon; those without a place; and what could be a little better, folded away. */
-import type { HomeFacts, PlantAnswer, PlantCase, PlantMends } from '@dulvan/core';
+import { openSteps, type HomeFacts, type PlantAnswer, type PlantCase, type PlantMends } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FactorSign } from '../../parts/factor-sign';
 import { FitMark } from '../../parts/fit-mark';
 import { MendList } from '../../parts/mends';
+import { stepWords } from '../../parts/plan-steps';
 import { verdictSentence } from '../../parts/verdict-words';
 import { count, fitShare, latinName, plantName, spotPlace, troubleSentence } from '../../parts/words';
+import { usePlan } from '../../state/plan';
 import { useMends, type Asked } from '../../state/questions';
 import { useUnits } from '../../state/settings';
 import { useWhen } from '../../state/year';
@@ -34,7 +36,9 @@ const SHOWN_AT_FIRST = 4;
 
 export function Cases({ facts, cases, answers }: CasesGiven & { readonly answers: readonly PlantAnswer[] }) {
   const needy = cases.some(({ urgency }) => urgency !== 'mild') || facts.plants.some(({ spotId }) => spotId === null);
-  const asked = useMends(needy ? facts : null);
+  // Where a plan speaks, nothing else does: two voices would give one spot to two plants.
+  const isPlanned = useIsPlanned(facts);
+  const asked = useMends(needy && !isPlanned ? facts : null);
   return (
     <>
       {GROUPS.map(({ urgency, heading }) => (
@@ -160,8 +164,30 @@ function NeedyPlant({ facts, item, asked }: NeedyGiven) {
           <Body style={{ flex: 1 }}>{troubleSentence(worst, units)}</Body>
         </View>
       ) : null}
-      <MendList facts={facts} plant={plant} answer={answer} asked={asked} how="in-short" />
+      <WhatHelps facts={facts} item={item} asked={asked} />
       <Rule />
     </View>
   );
+}
+
+/** Whether a plan speaks for the home: one that was accepted and is not done, or one just made of these very facts. */
+function useIsPlanned(facts: HomeFacts): boolean {
+  const { plan, state, isOfNow } = usePlan();
+  return openSteps(facts).length > 0 || (plan?.state === 'found' && state === 'ready' && isOfNow);
+}
+
+/** What the plan does for a plant; without a plan, what would help it. */
+function WhatHelps({ facts, item, asked }: NeedyGiven) {
+  const { plant, answer } = item;
+  const { plan } = usePlan();
+  if (!useIsPlanned(facts))
+    return <MendList facts={facts} plant={plant} answer={answer} asked={asked} how="in-short" />;
+  const steps = openSteps(facts);
+  const own = steps.filter(({ plantId, kind }) => plantId === plant.id && kind === 'carry');
+  if (own.length > 0) return <Body>{WORDS.byYourPlan(own.map((step) => stepWords(facts, step)).join('; '))}</Body>;
+  if (steps.length > 0) return <Small>{WORDS.planLeavesIt}</Small>;
+  const proposal = plan?.state === 'found' ? plan.plants.find(({ plantId }) => plantId === plant.id) : undefined;
+  const spotId = proposal?.spotIds[0];
+  if (!proposal || !spotId || spotId === plant.spotId) return <Small>{WORDS.planLeavesIt}</Small>;
+  return <Body>{WORDS.byThePlan(spotPlace(facts, spotId), fitShare(proposal.after))}</Body>;
 }

@@ -29,6 +29,7 @@ import { AirAlarms } from './air-alarms';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
 import { HomeDrawing, type Standing } from './home-drawing';
+import { TodayPlan } from './today-plan';
 import { SunDayDrawing } from './sun-day-drawing';
 import { Cases } from './today-cases';
 import { TODAY_SCREEN as WORDS } from './today-words';
@@ -68,6 +69,7 @@ export function TodayScreen() {
     <>
       <AirAlarms facts={facts} />
       <LampsTouched facts={facts} />
+      <TodayPlan facts={facts} needy={cases.filter(({ urgency }) => urgency !== 'mild').length} />
       {answers ? <Cases facts={facts} cases={cases} answers={answers.plants} /> : null}
       {wide ? null : around}
     </>

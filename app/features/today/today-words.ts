@@ -34,6 +34,19 @@ export const TODAY_CASES = {
   mild: (plants: string) => `${plants} could do a little better`,
   withoutPlaceYet: 'Without a place yet',
   findSpotFor: (plant: string) => `Find a spot for ${plant}`,
+  byYourPlan: (steps: string) => `By your plan: ${steps}`,
+  byThePlan: (place: string, fit: string) => `By the plan you made: carry it to ${place} (${fit} there)`,
+  planLeavesIt: 'The plan leaves it where it stands: nothing does it more good without harming others more.',
+};
+
+export const TODAY_PLAN = {
+  heading: 'Your plan',
+  make: 'Make one plan for all of them',
+  why: 'It finds where each plant should stand and how timers should run, for all of them together.',
+  due: (steps: string) => `${steps} due`,
+  none: (day: string) => `Nothing due; the next step is for ${day}.`,
+  walk: 'Walk the plan',
+  look: 'Look at the plan',
 };
 
 export const TODAY_SCREEN = {

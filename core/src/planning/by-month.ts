@@ -27,41 +27,10 @@ const TURNING_COST = 0.01;
 const turnings = (year: readonly number[]): number =>
   year.reduce((count, way, month0) => count + Number(way !== year[(month0 + 11) % 12]), 0);
 
-/** @param start the year of each timer; @return the same, bettered */
-export function setMonthByMonth(
-  { facts, menus, settings }: Layout,
-  standing: readonly StandingPlant[],
-  start: readonly (readonly number[])[],
-  fromMonth: number,
-): number[][] {
-  const years = start.map((year) => [...year]);
-  const doings = standing.map(({ wanting, lightOf }) => {
-    const known = new Map<SpotLight, Float64Array[]>();
-    return (month0: number) => {
-      const light = lightOf(month0);
-      let own = known.get(light);
-      if (!own) {
-        own = light.years.map((year) => doingsOf(wanting.targets, judgedBy(settings.years, year)));
-        known.set(light, own);
-      }
-      return { light, own };
-    };
-  });
-  const wayIn = (light: SpotLight, month0: number) =>
-    light.timers.reduce((way, menu) => way * menus[menu]!.ways.length + years[menu]![month0]!, 0);
-  const scoreOf = (plant: number) => {
-    const { wanting } = standing[plant]!;
-    const together = new Float64Array(12 * DOING_FIGURES);
-    for (let month0 = 0; month0 < 12; month0++) {
-      const { light, own } = doings[plant]!(month0);
-      const from = month0 * DOING_FIGURES;
-      together.set(own[wayIn(light, month0)]!.subarray(from, from + DOING_FIGURES), from);
-    }
-    const score = scoreOfDoings(wanting.targets, together, fromMonth, wanting.reserveLeft);
-    return wanting.weight * worthOfVerdict(score);
-  };
+/** What a timer costs in each month each way, in the unit of worth: by way and month. */
+function energyOf({ facts, menus }: Layout): number[][][] {
   const watts = wattsByCircuit(facts);
-  const energy = menus.map(({ circuit, ways }) =>
+  return menus.map(({ circuit, ways }) =>
     ways.map((_, way) =>
       Array.from({ length: 12 }, (_month, month0) => {
         const timer = { ...circuit, programme: programmeOf({ ways }, new Array<number>(12).fill(way)) };
@@ -70,28 +39,67 @@ export function setMonthByMonth(
       }),
     ),
   );
+}
+
+/** What each way of a plant's timers does to it, worked out once for each light it has. */
+function doingsBy({ settings }: Layout, { wanting, lightOf }: StandingPlant) {
+  const known = new Map<SpotLight, Float64Array[]>();
+  return (month0: number) => {
+    const light = lightOf(month0);
+    let own = known.get(light);
+    if (!own) {
+      own = light.years.map((year) => doingsOf(wanting.targets, judgedBy(settings.years, year)));
+      known.set(light, own);
+    }
+    return { light, own };
+  };
+}
+
+/** @param start the year of each timer; @return the same, bettered */
+export function setMonthByMonth(
+  layout: Layout,
+  standing: readonly StandingPlant[],
+  start: readonly (readonly number[])[],
+  fromMonth: number,
+): number[][] {
+  const { menus } = layout;
+  const years = start.map((year) => [...year]);
+  const doings = standing.map((plant) => doingsBy(layout, plant));
+  const energy = energyOf(layout);
+  const together = new Float64Array(12 * DOING_FIGURES);
+  const worthOfPlant = (plant: number) => {
+    const { wanting } = standing[plant]!;
+    for (let month0 = 0; month0 < 12; month0++) {
+      const { light, own } = doings[plant]!(month0);
+      const way = light.timers.reduce((sum, menu) => sum * menus[menu]!.ways.length + years[menu]![month0]!, 0);
+      const from = month0 * DOING_FIGURES;
+      together.set(own[way]!.subarray(from, from + DOING_FIGURES), from);
+    }
+    const score = scoreOfDoings(wanting.targets, together, fromMonth, wanting.reserveLeft);
+    return wanting.weight * worthOfVerdict(score);
+  };
+  /** Sets one month of a timer as is best while all else stays; whether that is another way than before. */
+  const bettered = (menu: number, month0: number): boolean => {
+    const under = standing.flatMap((_, plant) => (doings[plant]!(month0).light.timers.includes(menu) ? [plant] : []));
+    const worthOf = (way: number) => {
+      years[menu]![month0] = way;
+      const worth = under.reduce((sum, plant) => sum + worthOfPlant(plant), 0);
+      return worth - energy[menu]![way]![month0]! - TURNING_COST * turnings(years[menu]!);
+    };
+    const before = years[menu]![month0]!;
+    let best = { way: before, worth: worthOf(before) };
+    menus[menu]!.ways.forEach((_, way) => {
+      const worth = way === before ? best.worth : worthOf(way);
+      if (worth > best.worth + WORTH_MORE) best = { way, worth };
+    });
+    years[menu]![month0] = best.way;
+    return best.way !== before;
+  };
   for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
     let changed = 0;
-    menus.forEach(({ ways, circuit }, menu) => {
+    menus.forEach(({ circuit }, menu) => {
       if (circuit.freedom === 'nothing') return;
-      for (let month0 = 0; month0 < 12; month0++) {
-        const under = standing.flatMap((_, plant) =>
-          doings[plant]!(month0).light.timers.includes(menu) ? [plant] : [],
-        );
-        const worthOf = (way: number) => {
-          years[menu]![month0] = way;
-          const worth = under.reduce((sum, plant) => sum + scoreOf(plant), 0);
-          return worth - energy[menu]![way]![month0]! - TURNING_COST * turnings(years[menu]!);
-        };
-        const before = years[menu]![month0]!;
-        let best = { way: before, worth: worthOf(before) };
-        ways.forEach((_, way) => {
-          const worth = way === before ? best.worth : worthOf(way);
-          if (worth > best.worth + WORTH_MORE) best = { way, worth };
-        });
-        years[menu]![month0] = best.way;
-        changed += Number(best.way !== before);
-      }
+      for (let month0 = 0; month0 < 12; month0++) changed += Number(bettered(menu, month0));
     });
     if (changed === 0) break;
   }

@@ -140,7 +140,7 @@ function* planned(desk: Desk): PlanWork {
     if (found.state === 'undecided') return { state: 'undecided' };
     const tried = tryPlan(desk, problem, found);
     if (!best || tried.total > best.total) best = tried;
-    if (tried.off <= SAME_VERDICT) break;
+    if (tried.off <= SAME_VERDICT || rounds === MOST_ROUNDS - 1) break;
     yield* ownLights(desk, tried, share);
   }
   return workedOut(desk, best!, rounds + 1);
