@@ -2,7 +2,8 @@
 import type { HomeFacts, PlanStep, TimerMonths } from '@dulvan/core';
 import { format, parseISO } from 'date-fns';
 import { PLAN_STEPS as WORDS } from './part-words';
-import { clock, monthsInWords, plantName, spotPlace } from './words';
+import { whenInWords } from './verdict-words';
+import { clock, plantName, spotPlace } from './words';
 
 /** "Monday, 30 November". */
 export const dayWords = (day: string): string => format(parseISO(day), 'EEEE, d MMMM');
@@ -24,27 +25,48 @@ export const programmeWords = (programme: readonly TimerMonths[]): string =>
   programme
     .filter(({ months }) => months.length > 0)
     .map((entry) =>
-      entry.months.length === 12 ? spansWords(entry) : `${spansWords(entry)} ${monthsInWords(entry.months)}`,
+      entry.months.length === 12 ? spansWords(entry) : `${spansWords(entry)} ${whenInWords(entry.months)}`,
     )
     .join('; ');
 
-export function stepWords(facts: HomeFacts, step: PlanStep): string {
+/** A step in its lines: what it is about, where from, and where to or to what. */
+export interface StepLines {
+  readonly what: string;
+  readonly from: string | null;
+  readonly to: string | null;
+}
+
+export function stepLines(facts: HomeFacts, step: PlanStep): StepLines {
   const name = nameOf(facts, step.plantId);
   switch (step.kind) {
-    case 'carry': {
-      const isPlaced = facts.plants.some(({ id, spotId }) => id === step.plantId && spotId === null);
-      const from =
-        step.fromSpotId === null ? (isPlaced ? '' : WORDS.fromTable) : WORDS.from(spotPlace(facts, step.fromSpotId));
-      const to = step.spotId === null ? WORDS.toTable : WORDS.to(spotPlace(facts, step.spotId));
-      return [WORDS.carry(name), from, to].filter(Boolean).join(' ');
-    }
+    case 'carry':
+      return { what: name, from: cameFrom(facts, step), to: placeTo(facts, step) };
     case 'timer': {
       const timer = facts.circuits.find(({ id }) => id === step.circuitId)?.name ?? WORDS.aTimer;
-      return WORDS.timer(timer, programmeWords(step.programme));
+      return { what: WORDS.timer(timer), from: null, to: programmeWords(step.programme) };
     }
     case 'shade':
-      return WORDS.shade(name);
+      return { what: WORDS.shade(name), from: null, to: null };
     case 'unshade':
-      return WORDS.unshade(name);
+      return { what: WORDS.unshade(name), from: null, to: null };
   }
+}
+
+/** Where it is taken up; null where it has no place yet. */
+function cameFrom(facts: HomeFacts, { plantId, fromSpotId, planId, order }: PlanStep): string | null {
+  if (fromSpotId !== null) return WORDS.from(spotPlace(facts, fromSpotId));
+  const waits = facts.planSteps.some(
+    (other) => other.planId === planId && other.plantId === plantId && other.order < order && other.spotId === null,
+  );
+  return waits ? WORDS.fromTable : null;
+}
+
+const placeTo = (facts: HomeFacts, { spotId }: PlanStep): string =>
+  spotId === null ? WORDS.toTable : WORDS.to(spotPlace(facts, spotId));
+
+/** A step in one line. */
+export function stepWords(facts: HomeFacts, step: PlanStep): string {
+  const { what, from, to } = stepLines(facts, step);
+  if (step.kind === 'carry') return WORDS.carry(what, [from, to].filter(Boolean).join(', '));
+  return to === null ? what : `${what}: ${to}`;
 }

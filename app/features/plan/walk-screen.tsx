@@ -2,7 +2,7 @@
 import { drop, openSteps, stepChanges, type AcceptedPlan, type HomeFacts, type PlanStep } from '@dulvan/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { dayWords, stepWords } from '../../parts/plan-steps';
+import { dayWords, stepLines, stepWords } from '../../parts/plan-steps';
 import { fitShare, plantName } from '../../parts/words';
 import { useFacts, useHome } from '../../state/home';
 import { useNow } from '../../state/use-now';
@@ -13,7 +13,7 @@ import { Fold } from '../../ui/fold';
 import { Page, Rule } from '../../ui/page';
 import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
-import { Body, Heading, Small, Title } from '../../ui/type';
+import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { WALK as WORDS } from './plan-words';
 
 interface Given {
@@ -59,6 +59,7 @@ function Day({ facts, day, steps }: DayGiven) {
       {steps.map((step) => (
         <Step key={step.id} facts={facts} step={step} />
       ))}
+      {steps.some(({ kind }) => kind === 'timer') ? <Small>{WORDS.timerCaution}</Small> : null}
     </View>
   );
 }
@@ -67,13 +68,15 @@ function Step({ facts, step }: Given & { readonly step: PlanStep }) {
   const change = useHome((state) => state.change);
   const today = dateAt(facts, useNow());
   const words = stepWords(facts, step);
+  const lines = stepLines(facts, step);
   return (
     <View style={{ gap: SPACE.xs }}>
       <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>
         <View style={{ flex: 1, gap: 2 }}>
-          <Body testID="plan-step">{words}</Body>
+          <Strong testID="plan-step">{lines.what}</Strong>
+          {lines.from ? <Small>{lines.from}</Small> : null}
+          {lines.to ? <Body>{lines.to}</Body> : null}
           {step.kind === 'shade' ? <Small>{WORDS.shadeHow}</Small> : null}
-          {step.kind === 'timer' ? <Small>{WORDS.timerCaution}</Small> : null}
         </View>
         <Button
           kind="main"
