@@ -125,6 +125,7 @@ function MakeButton({ facts }: Given) {
         {facts.planSteps.some(({ doneOn }) => doneOn === null) ? (
           <Button onPress={() => router.push('/plan/walk')}>{WORDS.walkIt}</Button>
         ) : null}
+        {plan?.state === 'found' ? <Button onPress={() => router.push('/plan/board')}>{WORDS.board}</Button> : null}
       </Row>
     </View>
   );

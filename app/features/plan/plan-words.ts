@@ -13,6 +13,7 @@ export const PLAN_SCREEN = {
   changedSince: 'The home has changed since this plan was made. Make it anew before you accept it.',
   nothingToPlan: 'There is nothing to plan yet: it takes a plant whose kind is known, and a spot.',
   walkIt: 'Walk the plan',
+  board: 'Plants against spots',
 };
 
 export const MAY_CHANGE = {
@@ -239,4 +240,44 @@ export const PRICES = {
   gap: (when: string) => `No price is said for ${when}.`,
   overlap: (when: string) => `Two prices are said for ${when}.`,
   endsAfter: 'It must end after it begins, the same day (24:00 at the latest).',
+};
+
+export const BOARD = {
+  title: 'Plants against spots',
+  how: 'Each figure is how well a plant would do there, of 100. Solid frame: it stands there. Dashed: the plan has it there. Drag along a row to try a spot; with keys: left, right, Enter, Escape.',
+  makeFirst: 'The board shows what a plan was made from. Make one first.',
+  toPlan: 'To the plan',
+  whichTimers: 'Timers',
+  kinds: { now: 'Timers as they are', planned: 'Timers by the plan' },
+  choose: 'Choose a plant, and hold it over a spot.',
+  grid: 'Verdicts by plant and spot',
+  rowOf: (plant: string) => `${plant}: left and right hold it over a spot, Enter tries it`,
+  tried: (plant: string) => `${plant} tried elsewhere`,
+  held: 'held over it',
+  stands: 'stands here',
+  planned: 'by the plan',
+  refusals: {
+    'left-out': 'that stand is left as it is',
+    'kept-off': 'it is kept off that stand',
+    'too-tall': 'it is too tall there',
+    'too-wide': 'its pot is too wide there',
+    'too-heavy': 'it is too heavy there',
+    'in-reach': 'it would be within reach',
+  },
+  cannot: (plant: string, place: string, why: string) => `${plant} at ${place}: not possible, ${why}.`,
+  would: (plant: string, place: string, after: string, before: string) =>
+    `${plant} at ${place}: ${after}, where it stands ${before}.`,
+  otherWould: (own: string, other: string, after: string, before: string) =>
+    `${own} ${other} stands there and would take its place: ${after}, now ${before}.`,
+  otherCannot: (own: string, other: string, why: string) =>
+    `${own} ${other} stands there and cannot change places: ${why}.`,
+  months: (plant: string) => `${plant} where it stands, month by month`,
+  noMonths: 'It stands nowhere yet.',
+};
+
+export const KEEP = {
+  heading: 'Take it along',
+  calendar: 'As a calendar',
+  steps: 'Steps as a table',
+  timers: 'Timers as a table',
 };

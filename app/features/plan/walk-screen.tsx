@@ -14,6 +14,7 @@ import { Page, Rule } from '../../ui/page';
 import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
+import { KeepFiles } from './keep-files';
 import { WALK as WORDS } from './plan-words';
 
 interface Given {
@@ -39,6 +40,7 @@ export function WalkScreen() {
       {days.map((day) => (
         <Day key={day} facts={facts} day={day} steps={steps.filter(({ on }) => on === day)} />
       ))}
+      {facts.circuits.length + steps.length > 0 ? <KeepFiles facts={facts} /> : null}
       {steps.length > 0 ? <GiveUp steps={steps} /> : null}
       <History facts={facts} />
     </Page>

@@ -1,0 +1,44 @@
+/** The plan out as files: a calendar, and tables of its steps and of the timers. */
+import { applied, openSteps, patch, type HomeFacts } from '@dulvan/core';
+import { View } from 'react-native';
+import { stepWords } from '../../parts/plan-steps';
+import { useNow } from '../../state/use-now';
+import { dateAt } from '../../state/year';
+import { Button } from '../../ui/button';
+import { saveFile } from '../../ui/files';
+import { Row } from '../../ui/page';
+import { SPACE } from '../../ui/theme';
+import { Heading } from '../../ui/type';
+import { KEEP as WORDS } from './plan-words';
+
+/** Timers as they will be once the open steps are done. */
+function timersThen(facts: HomeFacts) {
+  const changes = openSteps(facts).flatMap(({ kind, circuitId, programme }) =>
+    kind === 'timer' && circuitId !== null ? [patch('circuits', circuitId, { programme })] : [],
+  );
+  return applied(facts, changes)!.circuits;
+}
+
+export function KeepFiles({ facts }: { readonly facts: HomeFacts }) {
+  const on = dateAt(facts, useNow());
+  const steps = openSteps(facts).map((step) => ({ id: step.id, on: step.on, title: stepWords(facts, step) }));
+  const circuits = timersThen(facts);
+  // What writes files is loaded when one is wanted.
+  const save = async (kind: 'calendar' | 'steps' | 'timers') => {
+    const { planCalendar, stepsTable, timersTable } = await import('@dulvan/formats/plan-files');
+    if (kind === 'calendar')
+      saveFile('plan.ics', planCalendar({ steps, circuits, on, name: facts.home.name }), 'text/calendar');
+    else if (kind === 'steps') saveFile('plan-steps.csv', stepsTable(steps), 'text/csv');
+    else saveFile('timers.csv', timersTable(circuits), 'text/csv');
+  };
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Heading>{WORDS.heading}</Heading>
+      <Row>
+        <Button onPress={() => void save('calendar')}>{WORDS.calendar}</Button>
+        <Button onPress={() => void save('steps')}>{WORDS.steps}</Button>
+        <Button onPress={() => void save('timers')}>{WORDS.timers}</Button>
+      </Row>
+    </View>
+  );
+}

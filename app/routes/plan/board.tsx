@@ -1,0 +1,3 @@
+import { BoardScreen } from '../../features/plan/board-screen';
+
+export default BoardScreen;
