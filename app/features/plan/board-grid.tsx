@@ -1,7 +1,7 @@
 /** The grid: a row a plant, a column a spot, a verdict in each cell; a plant's ring is dragged along its row. */
 import { placedSpots, type FoundPlan, type HomeFacts } from '@dulvan/core';
 import { useMemo } from 'react';
-import { View } from 'react-native';
+import { View, type TextStyle } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { Text } from 'react-native-paper';
 import { plantName } from '../../parts/words';
@@ -11,7 +11,9 @@ import { refusalAt, standing, verdictAt, type BoardCell, type TableKind } from '
 import { refusalWords } from './drop-words';
 import { BOARD as WORDS } from './plan-words';
 
-const CELL = 30;
+/** A cell is as wide as the screen leaves it beside the names and the room, px. */
+const WIDEST_CELL = 30;
+const NARROWEST_CELL = 21;
 const NAMES = 168;
 const HEAD = 132;
 
@@ -22,6 +24,8 @@ interface Given {
   readonly over: BoardCell | null;
   readonly onOver: (cell: BoardCell | null) => void;
   readonly onDrop: (cell: BoardCell) => void;
+  /** Left of the width for the grid, px. */
+  readonly width: number;
 }
 
 export function BoardGrid(given: Given) {
@@ -29,15 +33,16 @@ export function BoardGrid(given: Given) {
   const { plantIds, spotIds } = plan.table;
   const places = useMemo(() => standing(facts, plan.table), [facts, plan.table]);
   const names = useMemo(() => spotNames(facts), [facts]);
+  const cell = Math.max(NARROWEST_CELL, Math.min(WIDEST_CELL, Math.floor((given.width - NAMES) / spotIds.length)));
   return (
     <View role="table" aria-label={WORDS.grid}>
       <View role="row" style={{ flexDirection: 'row', height: HEAD, marginLeft: NAMES }}>
         {spotIds.map((id) => (
-          <SpotHead key={id} name={names.get(id) ?? ''} />
+          <SpotHead key={id} name={names.get(id) ?? ''} cell={cell} />
         ))}
       </View>
       {plantIds.map((id, plant) => (
-        <PlantRow key={id} {...given} plant={plant} at={places[plant]!} />
+        <PlantRow key={id} {...given} plant={plant} at={places[plant]!} cell={cell} />
       ))}
     </View>
   );
@@ -47,16 +52,19 @@ export function BoardGrid(given: Given) {
 const spotNames = (facts: HomeFacts): ReadonlyMap<string, string> =>
   new Map(placedSpots(facts).map(({ spot }) => [spot.id, spot.name]));
 
-function SpotHead({ name }: { readonly name: string }) {
+/** The web's property is none of React Native's. */
+const ON_ONE_LINE = { whiteSpace: 'nowrap' } as TextStyle;
+
+function SpotHead({ name, cell }: { readonly name: string; readonly cell: number }) {
   return (
-    <View role="columnheader" aria-label={name} style={{ width: CELL, height: HEAD }}>
+    <View role="columnheader" aria-label={name} style={{ width: cell, height: HEAD }}>
       <Text
-        numberOfLines={1}
         style={{
+          ...ON_ONE_LINE,
           position: 'absolute',
-          bottom: CELL / 2 - 6,
-          left: CELL / 2 - 4,
-          width: HEAD * 1.05,
+          bottom: cell / 2 - 6,
+          left: cell / 2 - 4,
+          width: HEAD,
           fontFamily: FONT.lettering,
           fontSize: 13,
           transform: [{ rotate: '-68deg' }],
@@ -73,6 +81,7 @@ interface RowGiven extends Given {
   readonly plant: number;
   /** The spot it stands on; -1 for nowhere. */
   readonly at: number;
+  readonly cell: number;
 }
 
 interface Key {
@@ -80,14 +89,14 @@ interface Key {
   preventDefault(): void;
 }
 
-function PlantRow({ facts, plan, kind, over, onOver, onDrop, plant, at }: RowGiven) {
+function PlantRow({ facts, plan, kind, over, onOver, onDrop, plant, at, cell }: RowGiven) {
   const { plantIds, spotIds } = plan.table;
   const own = facts.plants.find(({ id }) => id === plantIds[plant]!)!;
   const name = plantName(facts, own);
   const held = over?.plant === plant ? over.spot : null;
   const planned = spotIds.indexOf(plan.plants.find(({ plantId }) => plantId === own.id)?.spotIds[0] ?? '');
   const within = (spot: number) => Math.max(0, Math.min(spotIds.length - 1, spot));
-  const spotUnder = (x: number) => within(Math.floor((x - NAMES) / CELL));
+  const spotUnder = (x: number) => within(Math.floor((x - NAMES) / cell));
   const drag = Gesture.Pan()
     .runOnJS(true)
     .minDistance(4)
@@ -114,6 +123,7 @@ function PlantRow({ facts, plan, kind, over, onOver, onDrop, plant, at }: RowGiv
         {spotIds.map((id, spot) => (
           <Cell
             key={id}
+            size={cell}
             verdict={verdictAt(plan.table, kind, { plant, spot })}
             refusal={refusalAt(plan.table, { plant, spot })}
             mark={spot === held ? 'held' : spot === at ? 'stands' : spot === planned ? 'planned' : 'none'}
@@ -125,6 +135,7 @@ function PlantRow({ facts, plan, kind, over, onOver, onDrop, plant, at }: RowGiv
 }
 
 interface CellGiven {
+  readonly size: number;
   readonly verdict: number | null;
   readonly refusal: Parameters<typeof refusalWords>[0] | null;
   readonly mark: 'held' | 'stands' | 'planned' | 'none';
@@ -133,7 +144,7 @@ interface CellGiven {
 const MARK_WORD = { held: WORDS.held, stands: WORDS.stands, planned: WORDS.planned, none: '' } as const;
 
 /** The better, the darker the ground; the figure says it as well, and how a place is used its outline. */
-function Cell({ verdict, refusal, mark }: CellGiven) {
+function Cell({ size, verdict, refusal, mark }: CellGiven) {
   const ink = useInk();
   const words = refusal ? refusalWords(refusal) : String(Math.round(100 * (verdict ?? 0)));
   const border = {
@@ -146,7 +157,7 @@ function Cell({ verdict, refusal, mark }: CellGiven) {
     <View
       role="cell"
       aria-label={[words, MARK_WORD[mark]].filter(Boolean).join(', ')}
-      style={{ width: CELL, height: CELL, alignItems: 'center', justifyContent: 'center', ...border }}
+      style={{ width: size, height: WIDEST_CELL, alignItems: 'center', justifyContent: 'center', ...border }}
     >
       {verdict === null ? null : (
         <View
@@ -161,7 +172,13 @@ function Cell({ verdict, refusal, mark }: CellGiven) {
           }}
         />
       )}
-      <Text style={{ fontSize: 12, fontVariant: ['tabular-nums'], color: verdict === null ? ink.soft : ink.ink }}>
+      <Text
+        style={{
+          fontSize: size < 26 ? 11 : 12,
+          fontVariant: ['tabular-nums'],
+          color: verdict === null ? ink.soft : ink.ink,
+        }}
+      >
         {verdict === null ? '×' : Math.round(100 * verdict)}
       </Text>
     </View>

@@ -2,7 +2,7 @@
 import type { FoundPlan, HomeFacts } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, View, useWindowDimensions } from 'react-native';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { plantName } from '../../parts/words';
 import { useFacts, useHome } from '../../state/home';
@@ -38,9 +38,14 @@ export function BoardScreen() {
   return <Board facts={facts} plan={plan} />;
 }
 
+/** Places of a wide screen, and the pane beside the grid, px. */
+const RAIL = 112;
+const SIDE = 300;
+
 function Board({ facts, plan }: { readonly facts: HomeFacts; readonly plan: FoundPlan }) {
   const tryOut = useHome((state) => state.tryOut);
   const today = dateAt(facts, useNow());
+  const { width } = useWindowDimensions();
   const [kind, setKind] = useState<TableKind>('now');
   const [over, setOver] = useState<BoardCell | null>(null);
   const { table } = plan;
@@ -66,7 +71,12 @@ function Board({ facts, plan }: { readonly facts: HomeFacts; readonly plan: Foun
           <Body testID="drop-effect">{effect ? dropWords(facts, effect) : WORDS.choose}</Body>
         </View>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.l }}>
-          <BoardGrid facts={facts} plan={plan} kind={kind} over={over} onOver={setOver} onDrop={drop} />
+          <BoardGrid
+            {...{ facts, plan, kind, over }}
+            onOver={setOver}
+            onDrop={drop}
+            width={width - RAIL - SIDE - 3 * SPACE.l}
+          />
           <BoardSide facts={facts} effect={effect} />
         </View>
       </ScrollView>

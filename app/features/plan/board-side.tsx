@@ -12,7 +12,7 @@ import { Small, Strong } from '../../ui/type';
 import type { DropEffect } from './board';
 import { BOARD as WORDS } from './plan-words';
 
-const WIDTH = 320;
+const WIDTH = 300;
 
 export function BoardSide({ facts, effect }: { readonly facts: HomeFacts; readonly effect: DropEffect | null }) {
   const [month] = useMonth();

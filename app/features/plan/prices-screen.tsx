@@ -16,7 +16,7 @@ import { Button } from '../../ui/button';
 import { ManyChoices } from '../../ui/choices';
 import { Page, Row, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
-import { Body, Small, Title } from '../../ui/type';
+import { Body, Small, Strong, Title } from '../../ui/type';
 import { PRICES as WORDS } from './plan-words';
 
 /** Prices that one form may hold; a home has as many at most. */
@@ -151,6 +151,7 @@ function Band({ form, i }: { readonly form: DraftForm<Typed>; readonly i: number
   return (
     <View role="group" aria-label={WORDS.priceNumbered(i + 1)} style={{ gap: SPACE.s }}>
       <Rule />
+      <Strong>{WORDS.onDays}</Strong>
       <ManyChoices
         label={WORDS.onDays}
         choices={DAYS}

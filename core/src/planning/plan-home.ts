@@ -314,6 +314,12 @@ function fitTable(desk: Desk, problem: PlanProblem, plan: Plan): FitTable {
   const states = lightStates(problem);
   const set = plan.settings[0]!;
   const unchanged = set.map(() => 0);
+  const verdictUnder = (plant: number, spot: number, settings: readonly number[]) => {
+    const light = lightOf(desk)(plant, spot);
+    const years = layout.menus.map(({ years: own }, c) => own[settings[c]!]!);
+    const year = Array.from({ length: 12 }, (_, month0) => light.years[wayOf(layout, light, years, month0)]![month0]!);
+    return scoreThrough(layout, wanting[plant]!, year, desk.asked.month);
+  };
   plants.forEach((_, plant) =>
     spots.forEach((_spot, spot) => {
       const i = plant * spots.length + spot;
@@ -322,8 +328,10 @@ function fitTable(desk: Desk, problem: PlanProblem, plan: Plan): FitTable {
       const scale = wanting[plant]!.weight * problem.seasons[0]!;
       const under = (settings: readonly number[]) =>
         problem.worth[at + stateUnder(problem.circuits, problem.spots[spot]!.circuits, settings)]! / scale;
-      now[i] = verdictOfWorth(under(unchanged));
-      planned[i] = verdictOfWorth(under(set));
+      // Of one that is grown for flowers the worth tells of more than its verdict.
+      const isForFlowers = wanting[plant]!.goal === 'flower';
+      now[i] = isForFlowers ? verdictUnder(plant, spot, unchanged) : verdictOfWorth(under(unchanged));
+      planned[i] = isForFlowers ? verdictUnder(plant, spot, set) : verdictOfWorth(under(set));
     }),
   );
   return {

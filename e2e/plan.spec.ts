@@ -1,0 +1,60 @@
+import { ON_PHONE, ON_WIDE, expect, test } from './dulvan';
+
+/** A plan of the whole demo takes its time on a busy machine. */
+const PLANNED = 240_000;
+
+test(
+  'makes a plan from Today, question by question, accepts it, walks a step, and finds both after a restart of the page',
+  ON_PHONE,
+  async ({ page }) => {
+    test.setTimeout(2 * PLANNED);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Make one plan for all of them' }).click({ timeout: PLANNED });
+    await page.getByRole('button', { name: 'Next' }).click();
+    await page.getByRole('button', { name: 'Make the plan' }).click();
+    const accept = page.getByRole('button', { name: 'Accept the plan' });
+    await expect(accept).toBeVisible({ timeout: PLANNED });
+    const row = page.getByRole('table', { name: 'What it comes to' }).getByRole('row', { name: /Plants that decline/ });
+    const [before, after] = (await row.getByRole('cell').allInnerTexts()).map(Number);
+    expect(after!).toBeLessThan(before!);
+    await accept.click();
+    const steps = page.getByTestId('plan-step');
+    await expect(steps.first()).toBeVisible();
+    const count = await steps.count();
+    await page
+      .getByRole('button', { name: /^Done: Carry / })
+      .first()
+      .click();
+    await expect(steps).toHaveCount(count - 1);
+    await page.reload();
+    await expect(steps).toHaveCount(count - 1);
+    await page.goto('/');
+    await expect(page.getByRole('button', { name: 'Walk the plan' })).toBeVisible();
+  },
+);
+
+test('refuses prices that leave hours out, beside the field, and keeps what was typed', ON_PHONE, async ({ page }) => {
+  await page.goto('/plan/prices');
+  await page.getByLabel('Price of a kWh').fill('2,40');
+  await page.getByLabel('To', { exact: true }).fill('22:00');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('No price is said for Monday from 22:00 to 24:00.')).toBeVisible();
+  await expect(page.getByLabel('Price of a kWh')).toHaveValue('2,40');
+  await page.getByLabel('To', { exact: true }).fill('24:00');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Prices of electricity set')).toBeVisible();
+});
+
+test('holds a plant over other spots with keys, and tries one', ON_WIDE, async ({ page }) => {
+  test.setTimeout(2 * PLANNED);
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'Make the plan' }).click({ timeout: PLANNED });
+  await page.getByRole('button', { name: 'Plants against spots' }).click({ timeout: PLANNED });
+  const row = page.getByRole('row', { name: /^White moth/ });
+  await row.press('ArrowRight');
+  await expect(page.getByTestId('drop-effect')).toHaveText(/^White moth at .+: \d+\s%, where it stands \d+\s%/);
+  await row.press('Enter');
+  await expect(page.getByText('White moth tried elsewhere')).toBeVisible();
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect(page.getByText('White moth tried elsewhere')).toBeHidden();
+});
