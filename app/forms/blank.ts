@@ -149,7 +149,15 @@ function newSpot(facts: HomeFacts, tierId: string, stand: Stand): Spot {
 }
 
 function newCircuit(facts: HomeFacts): Circuit {
-  return { id: newId(), homeId: facts.home.id, name: WORDS.timer, onMinute: 480, offMinute: 1200, months: ALL_YEAR, ...PLAIN_TIMER };
+  return {
+    id: newId(),
+    homeId: facts.home.id,
+    name: WORDS.timer,
+    onMinute: 480,
+    offMinute: 1200,
+    months: ALL_YEAR,
+    ...PLAIN_TIMER,
+  };
 }
 
 const USUAL_BREAKER_W = 3600;

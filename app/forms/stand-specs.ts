@@ -93,7 +93,8 @@ export const STAND_SPECS = {
         more: 'what a plan may change',
         label: 'A plan may change',
         kind: 'choice',
-        choices: () => words({ nothing: 'Nothing', hours: 'Its hours', 'hours-and-level': 'Its hours, and dim its lamps' }),
+        choices: () =>
+          words({ nothing: 'Nothing', hours: 'Its hours', 'hours-and-level': 'Its hours, and dim its lamps' }),
       },
       {
         field: 'limitW',

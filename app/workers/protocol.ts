@@ -1,5 +1,14 @@
 /** What the page and its workers say to each other. Facts are told once and then as changes; a question names the facts it is of. */
-import type { AnswerOf, Change, HomeAnswers, HomeFacts, HomePlan, ParamsOf, PlantAnswer, QuestionName } from '@dulvan/core';
+import type {
+  AnswerOf,
+  Change,
+  HomeAnswers,
+  HomeFacts,
+  HomePlan,
+  ParamsOf,
+  PlantAnswer,
+  QuestionName,
+} from '@dulvan/core';
 
 /** A file's text to be read off the page's thread. */
 export type ReadKind = 'epw' | 'lamp';

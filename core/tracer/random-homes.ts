@@ -226,7 +226,17 @@ export function drawnHome(seed: number): Drawn {
       stands: [...free.stands, ...cabinet.stands],
       tiers: [...free.tiers, ...cabinet.tiers],
       spots: [...free.spots, ...cabinet.spots],
-      circuits: [{ id: 'circuit', homeId: 'home', name: 'Timer', onMinute: 480, offMinute: 1200, months: ALL_MONTHS, ...PLAIN_TIMER }],
+      circuits: [
+        {
+          id: 'circuit',
+          homeId: 'home',
+          name: 'Timer',
+          onMinute: 480,
+          offMinute: 1200,
+          months: ALL_MONTHS,
+          ...PLAIN_TIMER,
+        },
+      ],
       photometries: PHOTOMETRIES,
       lamps: [...lamps, ...cabinet.lamps],
       plants,
