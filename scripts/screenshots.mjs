@@ -15,7 +15,17 @@ const WIDE = { width: 1280, height: 800 };
 
 const VIEWS = [
   ['today', '/', PHONE, 'light'],
-  ['today-dark', '/', PHONE, 'dark'],
+  [
+    'plan',
+    '/plan',
+    PHONE,
+    'dark',
+    async (page) => {
+      await page.getByRole('button', { name: 'Next' }).click();
+      await page.getByRole('button', { name: 'Make the plan' }).click();
+      await page.getByRole('button', { name: 'Accept the plan' }).waitFor({ timeout: PATIENCE_MS });
+    },
+  ],
   ['room', '/rooms/loft', PHONE, 'light'],
   ['room-wide', '/rooms/loft', WIDE, 'light'],
   ['stand', '/stands/rack', PHONE, 'light'],
@@ -29,7 +39,18 @@ const VIEWS = [
     'light',
     async (page) => page.getByRole('searchbox', { name: 'What is it called?' }).fill('spathifilum'),
   ],
-  ['edit-wide', '/place/windows/gable', WIDE, 'light'],
+  [
+    'board-wide',
+    '/plan',
+    WIDE,
+    'light',
+    async (page) => {
+      await page.getByRole('button', { name: 'Make the plan' }).click();
+      await page.getByRole('button', { name: 'Plants against spots' }).click({ timeout: PATIENCE_MS });
+      await page.getByRole('row', { name: /^White moth/ }).press('ArrowRight');
+      await page.waitForTimeout(1000);
+    },
+  ],
   ['why', '/why?figure=dli&spot=bench-1b&month=11', PHONE, 'light'],
   [
     'room-day-wide',
