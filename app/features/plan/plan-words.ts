@@ -9,8 +9,8 @@ export const PLAN_SCREEN = {
   next: 'Next',
   back: 'Back',
   make: 'Make the plan',
-  makeAnew: 'Make it anew',
-  changedSince: 'The home has changed since this plan was made. Make it anew before you accept it.',
+  makeAnew: 'Make it again',
+  changedSince: 'The home has changed since this plan was made. Make it again before you accept it.',
   nothingToPlan: 'There is nothing to plan yet: it takes a plant whose kind is known, and a spot.',
   walkIt: 'Walk the plan',
   board: 'Plants against spots',
@@ -109,8 +109,8 @@ export const SUMMARY = {
   unproven: 'How near to the best it is was not worked out: it was stopped early.',
   took: (seconds: string) => `Worked out in ${seconds} s.`,
   light: (rounds: string) =>
-    `The light was worked out anew ${rounds} with the plants where the plan has them, since they shade one another.`,
-  stopped: 'Stopped early: these figures are from the table it was planned by. Make it anew for exact ones.',
+    `The light was worked out ${rounds} with the plants where the plan has them, since they shade one another.`,
+  stopped: 'Stopped early: these figures are from the table it was planned by. Make it again for exact ones.',
   assumed: (plants: string) => `Pot or height was not said of ${plants}: 12 cm and 20 cm are taken.`,
   unknown: (plants: string) => `Left out, since their kind is not known: ${plants}.`,
   inReach: (plant: string, who: string) =>

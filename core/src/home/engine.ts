@@ -97,14 +97,16 @@ export class HomeEngine {
   /**
    * Twelve months of some spots, by spot; those that are not there are left out.
    * @param airOf the home whose rooms' air is taken: one lamp or pot moved hardly changes it, and it takes long
+   * @param readIn the home in which readings are held against the model: timers change nothing of them
    */
   conditionsAt(
     facts: HomeFacts,
     spotIds: readonly string[],
     year: number,
     airOf = facts,
+    readIn = facts,
   ): ReadonlyMap<string, readonly Condition[]> {
-    const { spots } = finish(this.spotAnswers(facts, year, spotIds, airOf));
+    const { spots } = finish(this.spotAnswers(facts, year, spotIds, airOf, readIn));
     return new Map(spots.map(({ spotId, conditions }) => [spotId, conditions]));
   }
 
@@ -117,11 +119,17 @@ export class HomeEngine {
    * Readings against the model, and what they correct at each spot, or at some. The same facts have the very same
    * answer.
    */
-  *spotAnswers(facts: HomeFacts, year: number, only?: readonly string[], airOf = facts): Steps<SpotAnswers> {
+  *spotAnswers(
+    facts: HomeFacts,
+    year: number,
+    only?: readonly string[],
+    airOf = facts,
+    readIn = facts,
+  ): Steps<SpotAnswers> {
     const known = this.answered.get(facts);
     if (known?.year === year) return only === undefined ? known.answers : ofSpots(known.answers, only);
     this.makeRoom(facts);
-    const inputs = this.inputsOf(facts, year, airOf);
+    const inputs = this.inputsOf(facts, year, airOf, readIn);
     const asked = only === undefined ? [...inputs.placed.values()] : only.flatMap((id) => inputs.placed.get(id) ?? []);
     const spots: SpotAnswer[] = [];
     for (const [i, spot] of asked.entries()) {
@@ -174,7 +182,7 @@ export class HomeEngine {
     this.lit.makeRoom(facts);
   }
 
-  private inputsOf(facts: HomeFacts, year: number, airOf: HomeFacts): SpotInputs {
+  private inputsOf(facts: HomeFacts, year: number, airOf: HomeFacts, readIn: HomeFacts): SpotInputs {
     const scene = sceneOf(facts, this.sources);
     const sky = this.lit.sky(facts, year);
     const placed = new Map(placedSpots(facts).map((spot) => [spot.spot.id, spot]));
@@ -189,7 +197,7 @@ export class HomeEngine {
         return [room.id, `${own}|${this.names.of(JSON.stringify([homeKey, beside, eveningLightsOf(facts, room)]))}`];
       }),
     );
-    const readings = this.comparedReadings(facts, scene, sky);
+    const readings = this.comparedReadings(readIn, readIn === facts ? scene : sceneOf(readIn, this.sources), sky);
     const measuredAt = new Map<string, SpotAirStatement[]>();
     for (const one of facts.spotAir) measuredAt.set(one.spotId, [...(measuredAt.get(one.spotId) ?? []), one]);
     return { facts, year, scene, sky, placed, airKeys, roomAir, readings, measuredAt };

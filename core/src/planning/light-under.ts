@@ -16,8 +16,12 @@ export interface SpotLight {
   readonly years: readonly (readonly Condition[])[];
 }
 
-/** A spot follows the two timers that light it most; what others give it is taken as it is now. */
+/**
+ * A spot follows the two timers that light it most, the second where it does more than just be noticed; what others give
+ * it is taken as it is now.
+ */
 const TIMERS_OF_A_SPOT = 2;
+const SECOND_FROM_PPFD = 2;
 
 /** The timers that a plant on each spot notices and that can be set, the strongest first. */
 export function timersOfSpots(
@@ -42,6 +46,7 @@ export function timersOfSpots(
     return [...ppfd]
       .filter(([menu, light]) => light >= DAY_THRESHOLD_PPFD && menus[menu]!.ways.length > 1)
       .sort((p, q) => q[1] - p[1])
+      .filter(([, light], i) => i === 0 || light >= SECOND_FROM_PPFD)
       .slice(0, TIMERS_OF_A_SPOT)
       .map(([menu]) => menu);
   });
@@ -89,7 +94,7 @@ export function* lightUnder(engine: HomeEngine, facts: HomeFacts, asked: LightAs
         menus,
         combination.map((way, i) => [own[i]!, menus[own[i]!]!.ways[way]!] as const),
       );
-      const conditions = engine.conditionsAt(home, ids, year, airOf);
+      const conditions = engine.conditionsAt(home, ids, year, airOf, facts);
       for (const i of members) years[i]!.push(conditions.get(spotIds[i]!)!);
     }
     done += 1;
