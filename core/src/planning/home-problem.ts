@@ -1,7 +1,7 @@
 /** A home as a joint plan's problem: its plants, spots, timers and wishes, and what each plant is worth where. */
 import type { Circuit, HomeFacts, Plant, PlanSettings, TariffBand } from '../facts';
 import type { HomeEngine } from '../home';
-import { timerEnergy, wattsByCircuit } from '../lamp';
+import { homeEnergy, timerEnergy, wattsByCircuit, yearEnergy } from '../lamp';
 import { lightStates, worthAt, type PlanProblem, type PlanWish } from '../plan';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
@@ -121,6 +121,12 @@ export function settingCosts({ circuit, ways, years }: TimerMenu, facts: HomeFac
       return sum + WORTH_OF_KWH * kWh * kWhWeight(cost, kWh, usual);
     }, 0);
   });
+}
+
+/** What a year's electricity of a home's lamps costs, in the unit of worth. */
+export function energyWorth(facts: HomeFacts): number {
+  const { kWh, cost } = yearEnergy(homeEnergy(facts));
+  return WORTH_OF_KWH * kWh * kWhWeight(cost, kWh, usualPrice(facts.tariffs));
 }
 
 function usualPrice(tariff: readonly TariffBand[]): number | null {

@@ -22,7 +22,8 @@ import {
 import { placedSpots } from '../room';
 import { seasonalMonth } from '../taxon';
 import { setMonthByMonth } from './by-month';
-import { layoutOf, problemOfHome, wantingOf, WorthTable, type Layout } from './home-problem';
+import { atCheapHours } from './cheap-hours';
+import { energyWorth, layoutOf, problemOfHome, wantingOf, WorthTable, type Layout } from './home-problem';
 import { lightUnder, timersOfSpots, type SpotLight } from './light-under';
 import { heightClass, lightAtHeights } from './heights';
 import { homeInSeason, plannedHome, scoreThrough, timerYears, type PlannedHome } from './planned-home';
@@ -223,7 +224,7 @@ function* ownLights(desk: Desk, { plan, problem, home, scores }: Tried, share: n
 /** The best plan with its timers set month by month, and every figure as the engines find it in the changed home. */
 function workedOut(desk: Desk, tried: Tried, rounds: number): FoundPlan {
   const { engine, layout, wanting, asked } = desk;
-  const { plan, home, scores } = tried;
+  const { plan } = tried;
   const start = timerYears(layout, plan);
   const standing = wanting.map((one, p) => ({
     wanting: one,
@@ -233,13 +234,24 @@ function workedOut(desk: Desk, tried: Tried, rounds: number): FoundPlan {
     },
   }));
   const tuned = setMonthByMonth(layout, standing, start, asked.month);
-  const after = plannedHome(engine, layout, plan, { timers: tuned, year: asked.year, on: asked.on });
-  const tunedScores = wanting.map((one, p) => scoreThrough(layout, one, after.years[p]!, asked.month));
-  const worthOf = (of: readonly number[]) => together(wanting, of);
-  // What the table promised of it may not come true with all plants in their places.
-  const isBetter = worthOf(tunedScores) >= worthOf(scores) - SAME_VERDICT;
-  const chosen = isBetter ? { years: tuned, planned: after } : { years: start, planned: home };
-  return proposal(desk, tried.problem, plan, {
+  const cheap = atCheapHours(layout.menus, layout.facts.tariffs);
+  // What the table promised of a setting may not come true with all plants in their places: each is worked out.
+  const settings: Setting[] = [
+    { layout, years: start },
+    { layout, years: tuned },
+    ...(cheap ? [{ layout: { ...layout, menus: cheap }, years: tuned }] : []),
+  ];
+  const worked = settings.map((setting) => {
+    const planned = plannedHome(engine, setting.layout, plan, {
+      timers: setting.years,
+      year: asked.year,
+      on: asked.on,
+    });
+    const scores = wanting.map((one, p) => scoreThrough(layout, one, planned.years[p]!, asked.month));
+    return { ...setting, planned, worth: together(wanting, scores) - energyWorth(planned.homes[0]!) };
+  });
+  const chosen = worked.reduce((p, q) => (q.worth > p.worth ? q : p));
+  return proposal({ ...desk, layout: chosen.layout }, tried.problem, plan, {
     certainty: 'worked-out',
     years: chosen.years,
     scores: wanting.map(({ targets, reserveLeft }, p) =>
@@ -251,6 +263,12 @@ function workedOut(desk: Desk, tried: Tried, rounds: number): FoundPlan {
     rounds,
     stillOff: tried.off,
   });
+}
+
+/** Years of the timers, by the menus of a layout. */
+interface Setting {
+  readonly layout: Layout;
+  readonly years: readonly (readonly number[])[];
 }
 
 interface Told {

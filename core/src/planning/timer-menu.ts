@@ -21,8 +21,8 @@ const FEWER_IN_SUMMER = 4;
 /** The dark half of the year on the northern calendar. */
 const DARK_MONTHS: ReadonlySet<number> = new Set([10, 11, 12, 1, 2, 3]);
 /** Lamps burn within these hours, about the middle that the timer has now: someone sleeps at other times. */
-const EARLIEST_MINUTE = 5 * 60;
-const LATEST_MINUTE = 23 * 60;
+export const EARLIEST_MINUTE = 5 * 60;
+export const LATEST_MINUTE = 23 * 60;
 const NOON = { onMinute: 720, offMinute: 720 } as const;
 
 const sameWay = (p: Burning, q: Burning): boolean => JSON.stringify(p) === JSON.stringify(q);

@@ -5,7 +5,16 @@ import { ALL_YEAR, circuit, lamp } from './build';
 const homeId = 'sail-loft';
 
 export const SAIL_LOFT_CIRCUITS: readonly Circuit[] = [
-  circuit({ id: 'rack-timer', homeId, name: 'Rack timer', onMinute: 8 * 60, offMinute: 18 * 60, months: ALL_YEAR }),
+  circuit({
+    id: 'rack-timer',
+    homeId,
+    name: 'Rack timer',
+    onMinute: 8 * 60,
+    offMinute: 18 * 60,
+    months: ALL_YEAR,
+    limitW: 1800,
+    supplyId: 'loft-sockets',
+  }),
   circuit({
     id: 'bench-timer',
     homeId,

@@ -279,6 +279,24 @@ export const sailLoft: HomeFacts = {
   learntAir: [],
   spotAir: [],
   ...NOTHING_PLANNED,
+  supplies: [{ id: 'loft-sockets', homeId, name: 'Loft sockets', limitW: 3000, alsoW: 900 }],
+  tariffs: [
+    { id: 'by-night', homeId, weekdays: [1, 2, 3, 4, 5], fromMinute: 0, toMinute: 360, pricePerKwh: 0.18 },
+    { id: 'by-day', homeId, weekdays: [1, 2, 3, 4, 5], fromMinute: 360, toMinute: 1320, pricePerKwh: 0.34 },
+    { id: 'late', homeId, weekdays: [1, 2, 3, 4, 5], fromMinute: 1320, toMinute: 1440, pricePerKwh: 0.18 },
+    { id: 'weekend', homeId, weekdays: [6, 7], fromMinute: 0, toMinute: 1440, pricePerKwh: 0.24 },
+  ],
+  planSettings: [
+    {
+      id: 'plan-settings',
+      homeId,
+      arrangements: 1,
+      moves: 'as-it-pays',
+      years: 'usual',
+      household: [],
+      currency: 'crowns',
+    },
+  ],
   readings: [
     {
       id: 'm-1',
