@@ -1,18 +1,43 @@
 /** A timer's hours at hand: on and off by half hours, each step tried out at once. */
-import { patch, type Circuit } from '@dulvan/core';
+import { circuitHours, patch, type Circuit } from '@dulvan/core';
 import { View } from 'react-native';
 import { useHome } from '../state/home';
 import { Button } from '../ui/button';
 import { Row } from '../ui/page';
 import { SPACE } from '../ui/theme';
 import { Small, Strong } from '../ui/type';
+import { timerWords } from './timer-words';
 import { clock } from './words';
 import { monthName } from '../ui/months';
 import { LAMP_HOURS as WORDS } from './part-words';
 
 const STEP_MINUTES = 30;
 
-export function LampHours({ circuit, month }: { readonly circuit: Circuit; readonly month: number }) {
+interface Given {
+  readonly circuit: Circuit;
+  readonly month: number;
+}
+
+export function LampHours(given: Given) {
+  return given.circuit.programme.length > 0 ? <Programmed {...given} /> : <OneTime {...given} />;
+}
+
+/** A timer that follows a programme: what it does this month and in the year, and the way back to one time. */
+function Programmed({ circuit, month }: Given) {
+  const tryOut = useHome((state) => state.tryOut);
+  const forget = () => tryOut(WORDS.oneTimeFor(circuit.name), [patch('circuits', circuit.id, { programme: [] })]);
+  return (
+    <View style={{ gap: SPACE.xs }} role="group" aria-label={circuit.name}>
+      <Strong>{WORDS.hoursADay(circuit.name, circuitHours(circuit, month).toFixed(1))}</Strong>
+      <Small>{`${WORDS.followsPlan} ${timerWords(circuit)}`}</Small>
+      <Button style={{ alignSelf: 'flex-start' }} label={WORDS.oneTimeFor(circuit.name)} onPress={forget}>
+        {WORDS.oneTime}
+      </Button>
+    </View>
+  );
+}
+
+function OneTime({ circuit, month }: Given) {
   const tryOut = useHome((state) => state.tryOut);
   const set = (onMinute: number, offMinute: number) => {
     if (onMinute < 0 || offMinute > 1440 || offMinute <= onMinute) return;

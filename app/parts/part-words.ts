@@ -82,6 +82,9 @@ export const LAMP_HOURS = {
   offAt: (time: string) => `Off ${time}`,
   offEarlier: (circuit: string) => `${circuit} off earlier`,
   offLater: (circuit: string) => `${circuit} off later`,
+  followsPlan: 'It follows a programme month by month.',
+  oneTime: 'Back to one time for all months',
+  oneTimeFor: (circuit: string) => `${circuit}: one time for all months`,
 };
 
 export const LAMP_TOUCHED = {
@@ -197,8 +200,6 @@ export const ALARM_WORDS = {
 export const PLAN_STEPS = {
   aPlant: 'a plant',
   aTimer: 'a timer',
-  off: 'off',
-  dimmed: (share: number) => `, dimmed to ${share} %`,
   carry: (plant: string, where: string) => `Carry ${plant} ${where}`,
   from: (place: string) => `from ${place}`,
   fromTable: 'from the table',
@@ -207,4 +208,9 @@ export const PLAN_STEPS = {
   timer: (timer: string) => `Set ${timer}`,
   shade: (plant: string) => `Put a sheet of thin white paper before ${plant}`,
   unshade: (plant: string) => `Take the paper away from ${plant} for good`,
+};
+
+export const TIMER_WORDS = {
+  off: 'off',
+  dimmed: (share: number) => `, dimmed to ${share} %`,
 };

@@ -1,9 +1,9 @@
 /** Steps of an accepted plan as one would say them, and their days. */
-import type { HomeFacts, PlanStep, TimerMonths } from '@dulvan/core';
+import type { HomeFacts, PlanStep } from '@dulvan/core';
 import { format, parseISO } from 'date-fns';
 import { PLAN_STEPS as WORDS } from './part-words';
-import { whenInWords } from './verdict-words';
-import { clock, plantName, spotPlace } from './words';
+import { programmeWords } from './timer-words';
+import { plantName, spotPlace } from './words';
 
 /** "Monday, 30 November". */
 export const dayWords = (day: string): string => format(parseISO(day), 'EEEE, d MMMM');
@@ -12,22 +12,6 @@ const nameOf = (facts: HomeFacts, plantId: string | null): string => {
   const plant = facts.plants.find(({ id }) => id === plantId);
   return plant ? plantName(facts, plant) : WORDS.aPlant;
 };
-
-const spansWords = ({ spans, level }: Pick<TimerMonths, 'spans' | 'level'>): string =>
-  spans.length === 0
-    ? WORDS.off
-    : `${spans.map(({ onMinute, offMinute }) => `${clock(onMinute)}–${clock(offMinute)}`).join(', ')}${
-        level < 1 ? WORDS.dimmed(Math.round(100 * level)) : ''
-      }`;
-
-/** A year of a timer, months of the same times together. */
-export const programmeWords = (programme: readonly TimerMonths[]): string =>
-  programme
-    .filter(({ months }) => months.length > 0)
-    .map((entry) =>
-      entry.months.length === 12 ? spansWords(entry) : `${spansWords(entry)} ${whenInWords(entry.months)}`,
-    )
-    .join('; ');
 
 /** A step in its lines: what it is about, where from, and where to or to what. */
 export interface StepLines {

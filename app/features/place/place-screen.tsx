@@ -7,7 +7,8 @@ import { RowLink, TextLink } from '../../ui/button';
 import { TwoPanes } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
-import { clock, count, length, weatherName } from '../../parts/words';
+import { timerWords } from '../../parts/timer-words';
+import { count, length, weatherName } from '../../parts/words';
 import { PLACE_SCREEN as WORDS } from './place-words';
 
 export function PlaceScreen() {
@@ -84,16 +85,25 @@ function Circuits({ facts }: Given) {
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>{WORDS.lampCircuits}</Heading>
-      {facts.circuits.map(({ id, name, onMinute, offMinute }) => (
+      {facts.circuits.map((circuit) => (
         <RowLink
-          key={id}
-          href={{ pathname: '/place/[list]/[id]', params: { list: 'circuits', id } }}
-          title={name}
-          note={WORDS.onFromTo(clock(onMinute), clock(offMinute))}
-          valueNote={count(facts.lamps.filter((lamp) => lamp.circuitId === id).length, 'lamp')}
+          key={circuit.id}
+          href={{ pathname: '/place/[list]/[id]', params: { list: 'circuits', id: circuit.id } }}
+          title={circuit.name}
+          note={timerWords(circuit)}
+          valueNote={count(facts.lamps.filter((lamp) => lamp.circuitId === circuit.id).length, 'lamp')}
         />
       ))}
       <TextLink href="/place/circuits/new">{WORDS.addCircuit}</TextLink>
+      {facts.supplies.map(({ id, name, limitW }) => (
+        <RowLink
+          key={id}
+          href={{ pathname: '/place/[list]/[id]', params: { list: 'supplies', id } }}
+          title={name}
+          note={WORDS.supplyAllows(limitW)}
+        />
+      ))}
+      <TextLink href="/place/supplies/new">{WORDS.addSupply}</TextLink>
     </View>
   );
 }

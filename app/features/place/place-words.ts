@@ -47,8 +47,9 @@ export const PLACE_SCREEN = {
   size: (width: string, depth: string, height: string) => `${width} by ${depth}, ${height} high`,
   addRoom: 'Add a room',
   lampCircuits: 'Lamp circuits',
-  onFromTo: (on: string, off: string) => `${on} to ${off}`,
   addCircuit: 'Add a circuit',
+  addSupply: 'Add an electrical circuit',
+  supplyAllows: (watts: number) => `Electrical circuit, ${watts} W`,
 };
 
 export const PLACE_SUN = {

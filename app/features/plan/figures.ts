@@ -1,14 +1,5 @@
 /** Figures of plans in words. */
-import {
-  DYING_CLASSES,
-  GROWING_CLASSES,
-  burningIn,
-  lifeClass,
-  type Circuit,
-  type HomeFacts,
-  type TimerMonths,
-} from '@dulvan/core';
-import { programmeWords } from '../../parts/plan-steps';
+import { DYING_CLASSES, GROWING_CLASSES, lifeClass, type HomeFacts } from '@dulvan/core';
 
 /** A share of a hundred with one digit after the point where it is small. */
 export const percent = (share: number): string => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
@@ -25,18 +16,6 @@ export function standingOf(scores: readonly (number | null)[]) {
   const growing = classes.filter((life) => GROWING_CLASSES.has(life)).length;
   return { dying, growing, livesOn: classes.length - dying - growing };
 }
-
-/** A timer's year as it is set. */
-export const timerWords = (circuit: Circuit): string => {
-  const byWay = new Map<string, TimerMonths>();
-  for (let month = 1; month <= 12; month++) {
-    const way = burningIn(circuit, month);
-    const key = JSON.stringify(way);
-    const known = byWay.get(key);
-    byWay.set(key, { ...way, months: [...(known?.months ?? []), month] });
-  }
-  return programmeWords([...byWay.values()]);
-};
 
 export const circuitName = (facts: HomeFacts, circuitId: string | null): string =>
   facts.circuits.find(({ id }) => id === circuitId)?.name ?? '';

@@ -3,14 +3,14 @@ import { burningIn, hoursOf, type Circuit, type FoundPlan, type HomeFacts, type 
 import { View } from 'react-native';
 import { Checkbox } from 'react-native-paper';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
-import { programmeWords } from '../../parts/plan-steps';
+import { programmeWords, timerWords } from '../../parts/timer-words';
 import { Fitted } from '../../ui/fitted';
 import { MONTH_NAMES } from '../../ui/months';
 import { FONT, SPACE, TOUCH } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
 import type { ChosenParts } from './chosen';
-import { circuitName, timerWords } from './figures';
+import { circuitName } from './figures';
 import { TIMERS as WORDS } from './plan-words';
 
 interface Given {

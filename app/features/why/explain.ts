@@ -14,6 +14,7 @@ import {
   type SpotAnswer,
 } from '@dulvan/core';
 import { curtains, knowledge } from '@dulvan/catalogue';
+import { timerWords } from '../../parts/timer-words';
 import { brightness, clock, count, hours, length, mol, weatherName, monthsInWords } from '../../parts/words';
 import type { Units } from '../../state/settings';
 import { monthName } from '../../ui/months';
@@ -261,5 +262,5 @@ function circuitFacts({ facts, spotId }: Pick<Asked, 'facts' | 'spotId'>): Pair[
   const circuitIds = new Set(facts.lamps.filter((lamp) => tierIds.has(lamp.tierId)).map((lamp) => lamp.circuitId));
   return facts.circuits
     .filter((circuit) => circuitIds.has(circuit.id))
-    .map((circuit): Pair => [circuit.name, `${clock(circuit.onMinute)} to ${clock(circuit.offMinute)}`]);
+    .map((circuit): Pair => [circuit.name, timerWords(circuit)]);
 }
