@@ -22,6 +22,9 @@ const IN_COLUMNS = [
   '/air/loft',
   '/air/remedies/loft',
   '/air/enclosure/loft',
+  '/plan',
+  '/plan/walk',
+  '/plan/prices',
   '/loggers',
   '/loggers/loft-logger-temperature',
 ];

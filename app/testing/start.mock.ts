@@ -10,7 +10,12 @@ export function startWorker({ onMessage }: WorkerEvents): WorkerLike {
     void Promise.resolve().then(() => {
       if (!stopped) onMessage(message);
     });
-  const answering = new Answering(tell, () => Promise.resolve(), undefined, () => loadHighs());
+  const answering = new Answering(
+    tell,
+    () => Promise.resolve(),
+    undefined,
+    () => loadHighs(),
+  );
   return {
     post: (message: ToWorker) => void Promise.resolve().then(() => answering.hear(message)),
     stop: () => {

@@ -196,6 +196,17 @@ function cupboardsOf(draw: Draw, room: Room): Block[] {
   });
 }
 
+/** The one timer of every home that is drawn. */
+const CIRCUIT = {
+  id: 'circuit',
+  homeId: 'home',
+  name: 'Timer',
+  onMinute: 480,
+  offMinute: 1200,
+  months: ALL_MONTHS,
+  ...PLAIN_TIMER,
+};
+
 /** One home with a room, what stands in it and before it, and an instant. */
 export function drawnHome(seed: number): Drawn {
   const draw = new Draw(seed);
@@ -226,17 +237,7 @@ export function drawnHome(seed: number): Drawn {
       stands: [...free.stands, ...cabinet.stands],
       tiers: [...free.tiers, ...cabinet.tiers],
       spots: [...free.spots, ...cabinet.spots],
-      circuits: [
-        {
-          id: 'circuit',
-          homeId: 'home',
-          name: 'Timer',
-          onMinute: 480,
-          offMinute: 1200,
-          months: ALL_MONTHS,
-          ...PLAIN_TIMER,
-        },
-      ],
+      circuits: [CIRCUIT],
       photometries: PHOTOMETRIES,
       lamps: [...lamps, ...cabinet.lamps],
       plants,
