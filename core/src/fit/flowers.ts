@@ -6,7 +6,8 @@ import type { Target } from '../plant';
 import type { Condition } from './condition';
 import { lightGrowth } from './light-fit';
 import { WEEKS_A_MONTH } from './reserve';
-import { hasWinter, weightedMean, type Verdict } from './verdict';
+import { hasWinter, weightedMean } from './doing';
+import type { Verdict } from './verdict';
 
 /** What it lacks to flower; `light` and `growth` for any plant, the others for those whose buds they set. */
 export type FlowerLack = 'growth' | 'light' | Exclude<BudSetter, 'age' | 'bright-light'>;

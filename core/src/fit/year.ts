@@ -14,7 +14,8 @@ import {
 import { flowersOf, type Flowers } from './flowers';
 import { fitMonth, type MonthFit } from './month-fit';
 import { FULL, WEEKS_A_MONTH } from './reserve';
-import { DYING_CLASSES, lifeClass, scoreOfWeeks, verdictOf, type Verdict } from './verdict';
+import { DYING_CLASSES, lifeClass, scoreOfWeeks } from './scale';
+import { verdictOf, type Verdict } from './verdict';
 
 /** One thing wrong over a stretch of months. */
 export interface Trouble {

@@ -1,6 +1,6 @@
 /** What lamps draw, what that costs, and what their timers and wiring may carry. */
-import type { Circuit, HomeFacts, TariffBand, TimerSpan } from '../facts';
-import { burningIn, hoursOf } from './burning';
+import type { HomeFacts, TariffBand, TimerSpan } from '../facts';
+import { burningIn, hoursOf, type Burning, type TimerTimes } from './burning';
 
 /** Power of the lamps on each timer as they are dimmed, W, by timer. */
 export function wattsByCircuit({ lamps }: Pick<HomeFacts, 'lamps'>): ReadonlyMap<string, number> {
@@ -44,11 +44,11 @@ export const DAYS_OF_MONTHS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] a
  * Electricity of one timer's lamps in a month (1..12), with what their drivers draw while they are off.
  * @param watts of its lamps as they are dimmed; @param lamps how many hang on it
  */
-export function timerEnergy(
-  timer: Pick<Circuit, 'onMinute' | 'offMinute' | 'months' | 'programme'>,
-  { watts, lamps, month, tariff }: TimerLoad,
-): MonthEnergy {
-  const { spans, level } = burningIn(timer, month);
+export const timerEnergy = (timer: TimerTimes, load: TimerLoad): MonthEnergy =>
+  energyOfWay(burningIn(timer, load.month), load);
+
+/** As `timerEnergy`, of one way to burn. */
+export function energyOfWay({ spans, level }: Burning, { watts, lamps, month, tariff }: TimerLoad): MonthEnergy {
   const days = DAYS_OF_MONTHS[month - 1]!;
   const hours = hoursOf(spans);
   const burnt = (watts * level * hours * days) / 1000;

@@ -2,12 +2,10 @@
  * Timers month by month, once it is settled what stands under them: each month the way that is worth most to all of
  * them together, less its electricity, until no month of any timer would be better set otherwise.
  */
-import { DOING_FIGURES, doingsOf, scoreOfDoings } from '../fit';
-import { timerEnergy, wattsByCircuit } from '../lamp';
-import type { Layout } from './home-problem';
-import type { SpotLight } from './light-under';
-import { programmeOf } from './timer-menu';
-import { WORTH_OF_KWH, judgedBy, worthOfVerdict, type Wanting } from './worth';
+import { YEAR_FIGURES, doingsOf, scoreOfDoings, takeMonth } from '../fit';
+import { costsByWay, type Layout } from './home-problem';
+import { wayIn, type SpotLight } from './light-under';
+import { judgedBy, worthOfVerdict, type Wanting } from './worth';
 
 /** A plant where it stands by the plan, month by month. */
 export interface StandingPlant {
@@ -26,20 +24,6 @@ const TURNING_COST = 0.01;
 /** How often in a year a timer is set anew. */
 const turnings = (year: readonly number[]): number =>
   year.reduce((count, way, month0) => count + Number(way !== year[(month0 + 11) % 12]), 0);
-
-/** What a timer costs in each month each way, in the unit of worth: by way and month. */
-function energyOf({ facts, menus }: Layout): number[][][] {
-  const watts = wattsByCircuit(facts);
-  return menus.map(({ circuit, ways }) =>
-    ways.map((_, way) =>
-      Array.from({ length: 12 }, (_month, month0) => {
-        const timer = { ...circuit, programme: programmeOf({ ways }, new Array<number>(12).fill(way)) };
-        const load = { watts: watts.get(circuit.id) ?? 0, lamps: 0, month: month0 + 1, tariff: [] };
-        return WORTH_OF_KWH * timerEnergy(timer, load).kWh;
-      }),
-    ),
-  );
-}
 
 /** What each way of a plant's timers does to it, worked out once for each light it has. */
 function doingsBy({ settings }: Layout, { wanting, lightOf }: StandingPlant) {
@@ -65,15 +49,13 @@ export function setMonthByMonth(
   const { menus } = layout;
   const years = start.map((year) => [...year]);
   const doings = standing.map((plant) => doingsBy(layout, plant));
-  const energy = energyOf(layout);
-  const together = new Float64Array(12 * DOING_FIGURES);
+  const costs = menus.map((menu) => costsByWay(menu, layout.facts));
+  const together = new Float64Array(YEAR_FIGURES);
   const worthOfPlant = (plant: number) => {
     const { wanting } = standing[plant]!;
     for (let month0 = 0; month0 < 12; month0++) {
       const { light, own } = doings[plant]!(month0);
-      const way = light.timers.reduce((sum, menu) => sum * menus[menu]!.ways.length + years[menu]![month0]!, 0);
-      const from = month0 * DOING_FIGURES;
-      together.set(own[way]!.subarray(from, from + DOING_FIGURES), from);
+      takeMonth(together, own[wayIn(light, menus, years, month0)]!, month0);
     }
     const score = scoreOfDoings(wanting.targets, together, fromMonth, wanting.reserveLeft);
     return wanting.weight * worthOfVerdict(score);
@@ -84,7 +66,7 @@ export function setMonthByMonth(
     const worthOf = (way: number) => {
       years[menu]![month0] = way;
       const worth = under.reduce((sum, plant) => sum + worthOfPlant(plant), 0);
-      return worth - energy[menu]![way]![month0]! - TURNING_COST * turnings(years[menu]!);
+      return worth - costs[menu]![way]![month0]! - TURNING_COST * turnings(years[menu]!);
     };
     const before = years[menu]![month0]!;
     let best = { way: before, worth: worthOf(before) };

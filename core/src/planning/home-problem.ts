@@ -1,14 +1,14 @@
 /** A home as a joint plan's problem: its plants, spots, timers and wishes, and what each plant is worth where. */
-import type { Circuit, HomeFacts, Plant, PlanSettings, TariffBand } from '../facts';
+import type { HomeFacts, Plant, PlanSettings, TariffBand } from '../facts';
 import type { HomeEngine } from '../home';
-import { homeEnergy, timerEnergy, wattsByCircuit, yearEnergy } from '../lamp';
+import { energyOfWay, homeEnergy, wattsByCircuit, yearEnergy } from '../lamp';
 import { lightStates, worthAt, type PlanProblem, type PlanWish } from '../plan';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
 import type { SpotLight } from './light-under';
 import { potWeightG, potWidthCm, spreadCm } from './pot-size';
 import { refusalTable, type RefusalTable } from './refusals';
-import { programmeOf, type TimerMenu } from './timer-menu';
+import type { TimerMenu } from './timer-menu';
 import { CARE_WEIGHTS, MOVE_COSTS, WORTH_OF_KWH, worthUnder, type Wanting, type WorthAsked } from './worth';
 
 /** A home laid out for planning: its plants that are known and its spots, in the order of the problem's indices. */
@@ -109,18 +109,23 @@ function kWhWeight(cost: number | null, kWh: number, usual: number | null): numb
   return cost === null || usual === null || usual === 0 || kWh === 0 ? 1 : cost / kWh / usual;
 }
 
-/** What each setting of a timer costs in a whole year, in the unit of worth. */
-export function settingCosts({ circuit, ways, years }: TimerMenu, facts: HomeFacts): number[] {
+/** What a timer's electricity costs each way in each month (0..11), in the unit of worth. */
+export function costsByWay({ circuit, ways }: TimerMenu, facts: HomeFacts): number[][] {
   const watts = wattsByCircuit(facts).get(circuit.id) ?? 0;
   const lamps = facts.lamps.filter(({ circuitId }) => circuitId === circuit.id).length;
   const usual = usualPrice(facts.tariffs);
-  return years.map((year) => {
-    const timer: Circuit = { ...circuit, programme: programmeOf({ ways }, year) };
-    return ALL_MONTHS.reduce((sum, month) => {
-      const { kWh, cost } = timerEnergy(timer, { watts, lamps, month, tariff: facts.tariffs });
-      return sum + WORTH_OF_KWH * kWh * kWhWeight(cost, kWh, usual);
-    }, 0);
-  });
+  return ways.map((way) =>
+    ALL_MONTHS.map((month) => {
+      const { kWh, cost } = energyOfWay(way, { watts, lamps, month, tariff: facts.tariffs });
+      return WORTH_OF_KWH * kWh * kWhWeight(cost, kWh, usual);
+    }),
+  );
+}
+
+/** What each setting of a timer costs in a whole year, in the unit of worth. */
+function settingCosts(menu: TimerMenu, facts: HomeFacts): number[] {
+  const byWay = costsByWay(menu, facts);
+  return menu.years.map((year) => year.reduce((sum, way, month0) => sum + byWay[way]![month0]!, 0));
 }
 
 /** What a year's electricity of a home's lamps costs, in the unit of worth. */

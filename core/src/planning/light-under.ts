@@ -6,7 +6,7 @@ import type { Burning } from '../lamp';
 import { DAY_THRESHOLD_PPFD } from '../light';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
-import type { TimerMenu } from './timer-menu';
+import type { TimerMenu, TimerYear } from './timer-menu';
 
 /** A spot's months under each way of its timers, the first timer's slowest. */
 export interface SpotLight {
@@ -17,8 +17,8 @@ export interface SpotLight {
 }
 
 /**
- * A spot follows the two timers that light it most, the second where it does more than just be noticed; what others give
- * it is taken as it is now.
+ * A spot follows the two timers that light it most, the second where it does more than just be noticed; what others
+ * give it is taken as it is now.
  */
 const TIMERS_OF_A_SPOT = 2;
 const SECOND_FROM_PPFD = 2;
@@ -101,6 +101,14 @@ export function* lightUnder(engine: HomeEngine, facts: HomeFacts, asked: LightAs
   }
   return spotIds.map((_, i) => ({ timers: timers[i]!, years: years[i]! }));
 }
+
+/** Which of a spot's combinations burns in a month (0..11). @param years the year of each timer, by menu */
+export const wayIn = (
+  { timers }: Pick<SpotLight, 'timers'>,
+  menus: readonly TimerMenu[],
+  years: readonly TimerYear[],
+  month0: number,
+): number => timers.reduce((way, menu) => way * menus[menu]!.ways.length + years[menu]![month0]!, 0);
 
 /** All combinations of so many choices each, the last fastest; one empty combination of none. */
 export function combinations(counts: readonly number[]): number[][] {

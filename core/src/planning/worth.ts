@@ -1,23 +1,20 @@
 /** What a plant is worth on a spot under each year its timers may have. */
 import type { Care, Goal, MoveEffort, PlannedYears } from '../facts';
 import {
-  DOING_FIGURES,
   LIVES_ON,
   YEAR_FIGURES,
   doingsOf,
   flowersOf,
   scoreOfDoings,
-  scoreOfGrowth,
-  scoreOfWeeks,
+  scoreOfSeason,
+  takeMonth,
   verdictOf,
-  weightOf,
-  reserveOf,
-  WEEKS_A_MONTH,
   type Condition,
 } from '../fit';
 import type { Target } from '../plant';
-import { combinations, type SpotLight } from './light-under';
-import type { TimerMenu } from './timer-menu';
+import { ALL_MONTHS } from '../units';
+import { combinations, wayIn, type SpotLight } from './light-under';
+import type { TimerMenu, TimerYear } from './timer-menu';
 
 /** How much a plant counts, beside one that counts as usual. */
 export const CARE_WEIGHTS: Readonly<Record<Care, number>> = { little: 0.4, usual: 1, much: 2.5 };
@@ -25,7 +22,7 @@ export const CARE_WEIGHTS: Readonly<Record<Care, number>> = { little: 0.4, usual
 /** What carrying a plant costs, in verdict points of a plant (1 is a whole verdict). Judgement. */
 export const MOVE_COSTS: Readonly<Record<MoveEffort, number>> = { few: 0.08, 'as-it-pays': 0.03, many: 0.01 };
 
-/** A kWh a year at the usual price costs as much worth as this of a verdict: 250 kWh are worth ten points of a plant. */
+/** A kWh a year at the usual price costs so much of a verdict: 250 kWh are worth ten points of a plant. */
 export const WORTH_OF_KWH = 0.0004;
 
 /** Buds are worth this much to one who wants flowers. */
@@ -93,11 +90,10 @@ export function worthUnder(wanting: Wanting, { timers, years }: SpotLight, asked
   const worth = new Float64Array(seasons.length * states.length);
   const together = new Float64Array(YEAR_FIGURES);
   states.forEach((state, at) => {
-    const ways = waysOf(timers, menus, state);
-    ways.forEach((way, month0) => {
-      const from = month0 * DOING_FIGURES;
-      together.set(doings[way]!.subarray(from, from + DOING_FIGURES), from);
-    });
+    const chosen: TimerYear[] = [];
+    timers.forEach((menu, i) => (chosen[menu] = menus[menu]!.years[state[i]!]!));
+    const ways = ALL_MONTHS.map((month) => wayIn({ timers }, menus, chosen, month - 1));
+    ways.forEach((way, month0) => takeMonth(together, doings[way]!, month0));
     seasons.forEach((months, season) => {
       const isWholeYear = months.length === 12;
       const score = isWholeYear
@@ -110,16 +106,6 @@ export function worthUnder(wanting: Wanting, { timers, years }: SpotLight, asked
   return worth;
 }
 
-/** By month: the combination of ways that a state of a spot burns, January first. */
-export function waysOf(timers: readonly number[], menus: readonly TimerMenu[], state: readonly number[]): number[] {
-  return Array.from({ length: 12 }, (_, month0) =>
-    timers.reduce((way, menu, i) => {
-      const { ways, years } = menus[menu]!;
-      return way * ways.length + years[state[i]!]![month0]!;
-    }, 0),
-  );
-}
-
 function flowersWorth(
   { goal, targets, reserveLeft }: Wanting,
   judged: readonly (readonly Condition[])[],
@@ -130,27 +116,4 @@ function flowersWorth(
   const year = ways.map((way, month0) => judged[way]![month0]!);
   const flowers = flowersOf(targets, year, verdictOf(targets, year, fromMonth, reserveLeft));
   return flowers?.likely === 'yes' ? FLOWERS_WORTH : 0;
-}
-
-const [RESERVE, GROWTH, HARM] = [0, 1, 2];
-
-/**
- * What some months alone do to a plant, on the scale of verdicts: the worst harm in them, and growth, or where they take
- * more reserve than they give, how long it would last if they went on. By this a year of several arrangements is taken
- * apart; what is promised of it is worked out for the whole year.
- */
-export function scoreOfSeason(targets: readonly Target[], doings: Float64Array, months: readonly number[]): number {
-  let [harm, reserve, growth, weights] = [1, 0, 0, 0];
-  for (const month of months) {
-    const at = (month - 1) * DOING_FIGURES;
-    const weight = weightOf(targets[month - 1]!);
-    harm = Math.min(harm, doings[at + HARM]!);
-    reserve += doings[at + RESERVE]!;
-    growth += weight * doings[at + GROWTH]!;
-    weights += weight;
-  }
-  const weeks = reserve < 0 ? (reserveOf(targets) * months.length * WEEKS_A_MONTH) / -reserve : Infinity;
-  const slow =
-    reserve < 0 ? Math.min(LIVES_ON, scoreOfWeeks(weeks)) : scoreOfGrowth(weights > 0 ? growth / weights : 0);
-  return Math.min(slow, harm);
 }
