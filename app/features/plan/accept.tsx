@@ -25,7 +25,7 @@ export function Accept({ facts, plan, chosen }: Given) {
     plan.plants.every(({ plantId }) => chosen.plantIds.has(plantId)) &&
     plan.timers.every(({ circuitId }) => chosen.circuitIds.has(circuitId));
   const accept = async () => {
-    const outcome = await change(WORDS.summary(steps), acceptChanges(facts, plan, work, { on, newId }));
+    const outcome = await change(WORDS.summary(steps), acceptChanges(facts, plan, { chosen, work, on, newId }));
     if (outcome === 'stored') router.push('/plan/walk');
   };
   return (

@@ -120,6 +120,22 @@ function missingMessage(list: FactList, { to, whenGone }: Link): string {
     : `The ${noun} it belongs to is not there.`;
 }
 
+/** The room of each spot, by key; spots whose tier or stand is missing are left out. */
+export function roomsOfSpots({
+  spots,
+  tiers,
+  stands,
+}: Pick<HomeFacts, 'spots' | 'tiers' | 'stands'>): Map<string, string> {
+  const standOf = new Map(tiers.map(({ id, standId }) => [id, standId]));
+  const roomOfStand = new Map(stands.map(({ id, roomId }) => [id, roomId]));
+  return new Map(
+    spots.flatMap(({ id, tierId }) => {
+      const roomId = roomOfStand.get(standOf.get(tierId) ?? '');
+      return roomId === undefined ? [] : [[id, roomId] as const];
+    }),
+  );
+}
+
 /** The room a spot's stand stands in; null when one of them is not there. */
 export function roomIdOfSpot(facts: HomeFacts, spotId: string): string | null {
   const tierId = facts.spots.find((spot) => spot.id === spotId)?.tierId;

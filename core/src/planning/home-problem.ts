@@ -6,7 +6,7 @@ import { lightStates, worthAt, type PlanProblem, type PlanWish } from '../plan';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
 import type { SpotLight } from './light-under';
-import { potWeightG, potWidthCm, spreadCm } from './pot-size';
+import { potWeightG, potWidthCm, spotWidthCm, spreadCm } from './pot-size';
 import { refusalTable, type RefusalTable } from './refusals';
 import type { TimerMenu } from './timer-menu';
 import { CARE_WEIGHTS, MOVE_COSTS, WORTH_OF_KWH, worthUnder, type Wanting, type WorthAsked } from './worth';
@@ -146,19 +146,12 @@ function problemSpots({ plants, spots }: Layout, lights: readonly SpotLight[]): 
   const standIds = [...new Set(spots.map(({ standId }) => standId))];
   return spots.map(({ spot, standId }, s) => {
     const here = plants.filter(({ spotId }) => spotId === spot.id);
-    const sizeCm = Math.max(Math.floor(spot.sizeM * 100), ...here.map(potWidthCm));
-    const sumOf = (size: (plant: Plant) => number) => here.reduce((sum, plant) => sum + size(plant), 0);
+    const weightG = here.reduce((sum, plant) => sum + potWeightG(plant), 0);
     return {
       stand: standIds.indexOf(standId),
-      widthCm:
-        here.length > 1
-          ? Math.max(
-              sizeCm,
-              sumOf((plant) => Math.min(sizeCm, spreadCm(plant))),
-            )
-          : sizeCm,
+      widthCm: spotWidthCm(spot, here),
       heightCm: ANY_HEIGHT_CM,
-      loadG: Math.max(Math.round(spot.loadKg * 1000), sumOf(potWeightG)),
+      loadG: Math.max(Math.round(spot.loadKg * 1000), weightG),
       circuits: lights[s]!.timers,
     };
   });

@@ -37,7 +37,7 @@ const newId = () => `new-${(ids += 1)}`;
 /** The home after every step of a plan was done. */
 function carriedOut(facts: HomeFacts, plan: FoundPlan): HomeFacts {
   const work = workOf(facts, plan, everything(plan), ON);
-  let home = applied(facts, acceptChanges(facts, plan, work, { on: ON, newId }))!;
+  let home = applied(facts, acceptChanges(facts, plan, { chosen: everything(plan), work, on: ON, newId }))!;
   for (const step of openSteps(home)) home = applied(home, stepChanges(home, step, ON))!;
   return home;
 }

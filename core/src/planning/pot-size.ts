@@ -1,5 +1,5 @@
 /** How much room and bearing a pot needs, as far as it was said. */
-import type { Plant } from '../facts';
+import type { Plant, Spot } from '../facts';
 
 /** What is taken where the grower has not said, cm: a middling pot, and leaf over it. */
 export const ASSUMED_POT_CM = 12;
@@ -22,4 +22,14 @@ export function potWeightG({ potCm, heightCm }: Pick<Plant, 'potCm' | 'heightCm'
   const width = potCm ?? ASSUMED_POT_CM;
   const pot = FILLED_SHARE * WET_G_CM3 * width ** 3;
   return Math.round(pot + LEAF_G_CM2 * width * (heightCm ?? ASSUMED_HEIGHT_CM));
+}
+
+/** Width of a spot, cm: at least that of what stands on it now. */
+export function spotWidthCm({ sizeM }: Pick<Spot, 'sizeM'>, here: readonly Plant[]): number {
+  const sizeCm = Math.max(Math.floor(sizeM * 100), ...here.map(potWidthCm));
+  if (here.length <= 1) return sizeCm;
+  return Math.max(
+    sizeCm,
+    here.reduce((sum, plant) => sum + Math.min(sizeCm, spreadCm(plant)), 0),
+  );
 }

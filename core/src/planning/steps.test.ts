@@ -65,7 +65,7 @@ const newId = () => `step-${(ids += 1)}`;
 /** Does the steps one by one; no spot may ever hold two. */
 function walked(facts: HomeFacts, plan: FoundPlan) {
   const work = workOf(facts, plan, all(plan), ON);
-  let home = applied(facts, acceptChanges(facts, plan, work, { on: ON, newId }))!;
+  let home = applied(facts, acceptChanges(facts, plan, { chosen: all(plan), work, on: ON, newId }))!;
   for (const step of openSteps(home)) {
     home = applied(home, stepChanges(home, step, step.on))!;
     const taken = home.plants.flatMap(({ spotId }) => spotId ?? []);
@@ -111,6 +111,42 @@ it('one that is left out of the plan blocks who should take its spot, and nobody
   expect(work.steps).toEqual([]);
 });
 
+it('nobody is taken up who could not be put down, nor who wants the place of one who stays', () => {
+  const facts = homeWith({ a: 's1', b: 's2', c: 's3', d: 's4' }, ['s1', 's2', 's3', 's4', 's5']);
+  const plan = planWith(facts, { a: ['s2'], b: ['s5'], c: ['s1'], d: ['s3'] });
+  const work = workOf(facts, plan, all(plan, ['b']), ON);
+  expect([...work.blocked].sort()).toEqual(['a', 'c', 'd']);
+  expect(work.steps).toEqual([]);
+});
+
+it('promises nothing of what was left out, and counts the electricity of the timers that were taken', () => {
+  const facts = homeWith({ a: 's1', b: 's2' }, ['s1', 's2', 's3', 's4']);
+  const timer = { circuitId: 'c', programme: [], isChanged: true, kWhBefore: 100, kWhAfter: 60 };
+  const plan = {
+    ...planWith(facts, { a: ['s3'], b: ['s4'] }),
+    timers: [timer, { ...timer, circuitId: 'd', kWhAfter: 130 }],
+    energyBefore: { months: [], year: { kWh: 200, cost: null } },
+  };
+  const chosen = { plantIds: new Set(['a']), circuitIds: new Set(['c']) };
+  const work = workOf(facts, plan, chosen, ON);
+  const [kept] = applied(facts, acceptChanges(facts, plan, { chosen, work, on: ON, newId }))!.plans;
+  expect(kept!.promised.map(({ plantId }) => plantId)).toEqual(['a']);
+  expect([kept!.kWhBefore, kept!.kWhAfter]).toEqual([200, 160]);
+});
+
+it('two small plants share a spot that is wide enough, and a third waits', () => {
+  const wide = homeWith({ a: 's1', b: 's2', c: 's3' }, ['s1', 's2', 's3', 's4']);
+  const facts = {
+    ...wide,
+    spots: wide.spots.map((one) => (one.id === 's4' ? { ...one, sizeM: 0.4 } : one)),
+    plants: wide.plants.map((one) => ({ ...one, potCm: 12, heightCm: 18 })),
+  };
+  const plan = planWith(facts, { a: ['s4'], b: ['s4'], c: ['s4'] });
+  const work = workOf(facts, plan, all(plan), ON);
+  expect(work.steps).toHaveLength(2);
+  expect(work.blocked).toHaveLength(1);
+});
+
 it('a second arrangement has its own day, the first of its season', () => {
   const facts = homeWith({ a: 's1' }, ['s1', 's2']);
   const { steps } = workOf(facts, planWith(facts, { a: ['s1', 's2'] }), all(planWith(facts, { a: ['s1', 's2'] })), ON);
@@ -132,7 +168,10 @@ it('a new plan takes the place of what is open of an old one, and leaves what wa
   const facts = homeWith({ a: 's1', b: 's2' }, ['s1', 's2', 's3', 's4']);
   const plan = planWith(facts, { a: ['s3'], b: ['s4'] });
   const accept = (home: HomeFacts) =>
-    applied(home, acceptChanges(home, plan, workOf(home, plan, all(plan), ON), { on: ON, newId }))!;
+    applied(
+      home,
+      acceptChanges(home, plan, { chosen: all(plan), work: workOf(home, plan, all(plan), ON), on: ON, newId }),
+    )!;
   let home = accept(facts);
   const [first] = openSteps(home);
   home = applied(home, stepChanges(home, first!, ON))!;

@@ -2,9 +2,11 @@
  * A plan as work: what to carry first, so that no spot is needed that is still taken (with a table as a stopover where
  * plants change places in a circle), what to set, and the days for it.
  */
-import { drop, patch, put, type Change, type HomeFacts, type PlanStep, type Plant } from '../facts';
+import { drop, patch, put, roomsOfSpots, type Change, type HomeFacts, type PlanStep, type Plant } from '../facts';
 import { carried } from '../match';
-import { potWidthCm, spreadCm } from './pot-size';
+import { widthOn } from '../plan';
+import { DAY_MS } from '../units';
+import { potWidthCm, spotWidthCm, spreadCm } from './pot-size';
 import type { FoundPlan } from './proposal';
 
 /** A step before it is accepted. */
@@ -29,24 +31,14 @@ interface Carry {
   readonly to: string | null;
 }
 
-const DAY_MS = 86_400_000;
-
 /** @param on YYYY-MM-DD */
-function daysAfter(on: string, days: number): string {
-  return new Date(Date.parse(`${on}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
-}
+const daysAfter = (on: string, days: number): string =>
+  new Date(Date.parse(`${on}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
 
 /** The first of a month on or after a day. */
 function firstOf(month: number, on: string): string {
   const [year, nowMonth] = on.split('-').map(Number) as [number, number];
   return `${month > nowMonth ? year : year + 1}-${String(month).padStart(2, '0')}-01`;
-}
-
-/** Rooms of spots, so that one room after the other is walked. */
-function roomOfSpot({ spots, tiers, stands }: HomeFacts): ReadonlyMap<string, string> {
-  const standOf = new Map(tiers.map(({ id, standId }) => [id, standId]));
-  const roomOf = new Map(stands.map(({ id, roomId }) => [id, roomId]));
-  return new Map(spots.map(({ id, tierId }) => [id, roomOf.get(standOf.get(tierId) ?? '') ?? '']));
 }
 
 /** What stands where while plants are carried. */
@@ -66,9 +58,14 @@ class Places {
   hasRoom(spotId: string, plant: Plant): boolean {
     const here = this.at.get(spotId) ?? [];
     if (here.length === 0) return true;
-    const sizeCm = Math.floor(this.facts.spots.find(({ id }) => id === spotId)!.sizeM * 100);
-    const width = (one: Plant) => Math.max(potWidthCm(one), Math.min(sizeCm, spreadCm(one)));
-    return [...here, plant].reduce((sum, one) => sum + width(one), 0) <= sizeCm;
+    const spot = this.facts.spots.find(({ id }) => id === spotId)!;
+    // As wide as the plan took it to be: what stands there in the facts has room there.
+    const widthCm = spotWidthCm(
+      spot,
+      this.facts.plants.filter((one) => one.spotId === spotId),
+    );
+    const width = (one: Plant) => widthOn({ widthCm: potWidthCm(one), spreadCm: spreadCm(one) }, { widthCm });
+    return [...here, plant].reduce((sum, one) => sum + width(one), 0) <= widthCm;
   }
 
   carry({ plant, from, to }: Carry): void {
@@ -83,9 +80,29 @@ class Places {
   occupants = (spotId: string): readonly Plant[] => this.at.get(spotId) ?? [];
 }
 
-/** Carries in an order that can be walked; those that never find room are left over. */
-function inOrder(facts: HomeFacts, wanted: readonly Carry[], places: Places) {
-  const roomOf = roomOfSpot(facts);
+/** Carries in an order that can be walked, and the plants that never find room. */
+interface Order {
+  readonly walked: readonly Carry[];
+  readonly stuck: readonly string[];
+}
+
+/**
+ * Carries in an order that can be walked. Plants that would never find room stay where they are, and with them those
+ * that want their places: nobody is taken up who could not be put down.
+ */
+function inOrder(facts: HomeFacts, wanted: readonly Carry[], where: ReadonlyMap<string, string | null>): Order {
+  const stuck = new Set<string>();
+  for (;;) {
+    const open = wanted.filter(({ plant }) => !stuck.has(plant.id));
+    const { walked, left } = walk(facts, open, new Places(facts, where));
+    if (left.length === 0) return { walked, stuck: [...stuck] };
+    for (const { plant } of left) stuck.add(plant.id);
+  }
+}
+
+/** Carries one after another as each finds room; those that never do are left over. */
+function walk(facts: HomeFacts, wanted: readonly Carry[], places: Places) {
+  const roomOf = roomsOfSpots(facts);
   const open = [...wanted];
   const walked: Carry[] = [];
   let room: string | undefined;
@@ -129,17 +146,12 @@ export function workOf(facts: HomeFacts, plan: FoundPlan, chosen: Chosen, on: st
       const to = spotIds[season]!;
       return from === to || blocked.has(plantId) ? [] : [{ plant: plantOf.get(plantId)!, from, to }];
     });
-    const { walked, left } = inOrder(facts, wanted, new Places(facts, where));
+    const { walked, stuck } = inOrder(facts, wanted, where);
     for (const { plant, from, to } of walked) {
       add({ ...NOTHING, on: day, kind: 'carry', plantId: plant.id, fromSpotId: from, spotId: to });
       where.set(plant.id, to);
     }
-    // One that waits on a table for a spot that never comes free goes back.
-    for (const { plant } of left) {
-      blocked.add(plant.id);
-      if (where.get(plant.id) === null && plant.spotId !== null)
-        add({ ...NOTHING, on: day, kind: 'carry', plantId: plant.id, fromSpotId: null, spotId: plant.spotId });
-    }
+    for (const id of stuck) blocked.add(id);
   });
   for (const { circuitId, programme, isChanged } of plan.timers)
     if (isChanged && chosen.circuitIds.has(circuitId)) add({ ...NOTHING, on, kind: 'timer', circuitId, programme });
@@ -153,25 +165,39 @@ export function workOf(facts: HomeFacts, plan: FoundPlan, chosen: Chosen, on: st
 
 const NOTHING = { plantId: null, fromSpotId: null, spotId: null, circuitId: null, programme: [] } as const;
 
-/** What accepting a plan writes: the plan with its promises, and its steps; open steps of earlier plans go. */
-export function acceptChanges(
-  facts: HomeFacts,
-  plan: FoundPlan,
-  { steps }: Work,
-  { on, newId }: { readonly on: string; readonly newId: () => string },
-): Change[] {
+/** What is accepted of a plan, and when. */
+export interface Accepted {
+  readonly chosen: Chosen;
+  readonly work: Work;
+  /** YYYY-MM-DD. */
+  readonly on: string;
+  readonly newId: () => string;
+}
+
+/**
+ * What accepting a plan writes: the plan with its promises, and its steps; open steps of earlier plans go. Of what was
+ * left out nothing is promised.
+ */
+export function acceptChanges(facts: HomeFacts, plan: FoundPlan, accepted: Accepted): Change[] {
+  const { chosen, work, on, newId } = accepted;
   const planId = newId();
+  const isPromised = (plantId: string) => chosen.plantIds.has(plantId) && !work.blocked.includes(plantId);
+  const saved = plan.timers
+    .filter(({ circuitId }) => chosen.circuitIds.has(circuitId))
+    .reduce((sum, { kWhBefore, kWhAfter }) => sum + kWhAfter - kWhBefore, 0);
   return [
     ...facts.planSteps.filter(({ doneOn }) => doneOn === null).map(({ id }) => drop('planSteps', id)),
     put('plans', {
       id: planId,
       homeId: facts.home.id,
       acceptedOn: on,
-      promised: plan.plants.map(({ plantId, before, after }) => ({ plantId, before, after })),
+      promised: plan.plants
+        .filter(({ plantId }) => isPromised(plantId))
+        .map(({ plantId, before, after }) => ({ plantId, before, after })),
       kWhBefore: plan.energyBefore.year.kWh,
-      kWhAfter: plan.energyAfter.year.kWh,
+      kWhAfter: plan.energyBefore.year.kWh + saved,
     }),
-    ...steps.map((step) => put('planSteps', { ...step, id: newId(), planId, doneOn: null })),
+    ...work.steps.map((step) => put('planSteps', { ...step, id: newId(), planId, doneOn: null })),
   ];
 }
 

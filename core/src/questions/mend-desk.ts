@@ -1,5 +1,5 @@
 /** The desk at which mends are judged: a home with all that is known of it, and what changes lead to. */
-import type { HomeFacts, Plant, Spot } from '../facts';
+import { roomsOfSpots, type HomeFacts, type Plant, type Spot } from '../facts';
 import type { Condition } from '../fit';
 import type { HomeEngine } from '../home';
 import { scoreAt, type Effect, type Remedy } from '../match';
@@ -57,19 +57,8 @@ export function deskOf(engine: HomeEngine, facts: HomeFacts, when: When, conditi
   const standing = new Map(facts.plants.map((plant) => [plant.id, standingOf(engine, facts, plant, when, conditions)]));
   const free = facts.spots.filter(({ id }) => !occupants.has(id) && conditions.has(id));
   const left = { settings: SPOTS_UNDER_SETTINGS, elsewhere: SPOTS_ELSEWHERE };
-  const roomOf = roomsOf(facts);
+  const roomOf = roomsOfSpots(facts);
   return { engine, facts, when, conditions, standing, occupants, free, roomOf, settings: new Map(), left };
-}
-
-function roomsOf({ spots, tiers, stands }: HomeFacts): Map<string, string> {
-  const standOf = new Map(tiers.map(({ id, standId }) => [id, standId]));
-  const roomOfStand = new Map(stands.map(({ id, roomId }) => [id, roomId]));
-  return new Map(
-    spots.flatMap(({ id, tierId }) => {
-      const roomId = roomOfStand.get(standOf.get(tierId) ?? '');
-      return roomId === undefined ? [] : [[id, roomId] as const];
-    }),
-  );
 }
 
 /** A plant's score under some twelve months, with the reserve it has; null where nothing is known of it. */
