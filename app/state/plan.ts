@@ -1,5 +1,5 @@
 /** The plan of the home on screen while it is made, and once it is: worked out in a worker of its own. */
-import type { HomeFacts, HomePlan } from '@dulvan/core';
+import type { HomeFacts, HomePlan, PlanAsked } from '@dulvan/core';
 import { create } from 'zustand';
 import { Superseded } from '../workers/lane';
 import { useFacts } from './home';
@@ -9,7 +9,8 @@ import { dateAt, whenAt } from './year';
 interface PlanState {
   /** The facts it is of. */
   readonly facts: HomeFacts | null;
-  readonly state: 'none' | 'working' | 'ready' | 'stopped' | 'failed';
+  /** `finishing`: the grower waits for no better one, and what there is is worked out. */
+  readonly state: 'none' | 'working' | 'finishing' | 'ready' | 'failed';
   /** The best so far, or the plan. */
   readonly plan: HomePlan | null;
   readonly share: number;
@@ -25,17 +26,31 @@ export const usePlanStore = create<PlanState>(() => NOTHING);
 const SLOT = 'plan';
 
 /** Makes a plan of some facts; an older one still in the making is given up. */
-export async function makePlan(facts: HomeFacts): Promise<void> {
-  const startedMs = performance.now();
+export const makePlan = (facts: HomeFacts): Promise<void> => {
   usePlanStore.setState({ ...NOTHING, facts, state: 'working' });
-  const isThis = () => usePlanStore.getState().facts === facts && usePlanStore.getState().state === 'working';
+  return planned(facts, 'whole', performance.now());
+};
+
+/** Waits for no better plan: with one at hand it is worked out to its end, without one nothing is left. */
+export async function stopPlan(): Promise<void> {
+  const { state, plan, facts } = usePlanStore.getState();
+  if (state !== 'working' || !facts) return;
+  LANES.plans.giveWay(SLOT);
+  if (!plan) return usePlanStore.setState(NOTHING);
+  usePlanStore.setState({ state: 'finishing' });
+  await planned(facts, 'least', performance.now());
+}
+
+async function planned(facts: HomeFacts, effort: PlanAsked['effort'], startedMs: number): Promise<void> {
+  const during = effort === 'whole' ? 'working' : 'finishing';
+  const isThis = () => usePlanStore.getState().facts === facts && usePlanStore.getState().state === during;
   const seconds = () => (performance.now() - startedMs) / 1000;
   try {
     const now = Date.now();
     const plan = await LANES.plans.ask({
       facts,
       question: 'plan',
-      params: { ...whenAt(facts, now), on: dateAt(facts, now) },
+      params: { ...whenAt(facts, now), on: dateAt(facts, now), effort },
       slot: SLOT,
       onShare: (share) => isThis() && usePlanStore.setState({ share }),
       onInterim: (interim) => isThis() && usePlanStore.setState({ plan: interim, seconds: seconds() }),
@@ -47,14 +62,6 @@ export async function makePlan(facts: HomeFacts): Promise<void> {
   }
 }
 
-/** Stops with the best so far. */
-export function stopPlan(): void {
-  const { state } = usePlanStore.getState();
-  if (state !== 'working') return;
-  usePlanStore.setState({ state: 'stopped' });
-  LANES.plans.giveWay(SLOT);
-}
-
 /** The plan of the home on screen: whether it is of the facts as they are, or of some that have changed since. */
 export function usePlan(): PlanState & { readonly isOfNow: boolean } {
   const facts = useFacts();
@@ -63,7 +70,7 @@ export function usePlan(): PlanState & { readonly isOfNow: boolean } {
   return { ...state, isOfNow: samePlace(state.facts, facts) };
 }
 
-/** What a plan reads of facts: steps that are done, and plans that were accepted, change nothing of it by themselves. */
+/** What a plan reads of facts: accepted plans and their steps change nothing of it by themselves. */
 const samePlace = (p: HomeFacts, q: HomeFacts): boolean =>
   p === q ||
   (Object.keys(p) as (keyof HomeFacts)[]).every(

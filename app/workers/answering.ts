@@ -1,4 +1,7 @@
-/** A worker's side of the talk: holds facts and files, answers one question after the other in steps, and listens between them. */
+/**
+ * A worker's side of the talk: holds facts and files, answers one question after the other in steps, and listens between
+ * them.
+ */
 import { knowledge } from '@dulvan/catalogue';
 import {
   AttachmentShelf,

@@ -1,5 +1,6 @@
 /**
- * One worker and the questions put to it: newer ones take the place of older ones, a worker that stops is started again.
+ * One worker and the questions put to it: newer ones take the place of older ones, a worker that stops is started
+ * again.
  */
 import {
   changesBetween,

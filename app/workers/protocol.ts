@@ -1,4 +1,7 @@
-/** What the page and its workers say to each other. Facts are told once and then as changes; a question names the facts it is of. */
+/**
+ * What the page and its workers say to each other. Facts are told once and then as changes; a question names the facts
+ * it is of.
+ */
 import type {
   AnswerOf,
   Change,

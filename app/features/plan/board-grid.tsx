@@ -167,7 +167,7 @@ function Cell({ size, verdict, refusal, mark }: CellGiven) {
             bottom: 0,
             left: 0,
             right: 0,
-            backgroundColor: ink.factor.air,
+            backgroundColor: ink.accent,
             opacity: GROUND * verdict ** 2,
           }}
         />

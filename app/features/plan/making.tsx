@@ -23,16 +23,18 @@ export function Making({ facts }: { readonly facts: HomeFacts }) {
         </Button>
       </View>
     );
-  if (state !== 'working') return null;
+  if (state !== 'working' && state !== 'finishing') return null;
   const found = plan?.state === 'found' ? plan : null;
   return (
     <View style={{ gap: SPACE.s }} aria-live="polite">
       <Progress label={WORDS.working} share={share} />
-      <Body>{found ? WORDS.lookingFor : WORDS.working}</Body>
+      <Body>{state === 'finishing' ? WORDS.finishing : found ? WORDS.lookingFor : WORDS.working}</Body>
       {found ? <SoFar plan={found} /> : null}
-      <Row>
-        <Button onPress={stopPlan}>{found ? WORDS.stop : WORDS.stopNow}</Button>
-      </Row>
+      {state === 'working' ? (
+        <Row>
+          <Button onPress={() => void stopPlan()}>{found ? WORDS.stop : WORDS.stopNow}</Button>
+        </Row>
+      ) : null}
     </View>
   );
 }

@@ -43,7 +43,6 @@ function Head({ facts }: Given) {
 }
 
 function WidePlan({ facts }: Given) {
-  const { state } = usePlan();
   return (
     <TwoPanes
       first={
@@ -60,7 +59,7 @@ function WidePlan({ facts }: Given) {
         <>
           <MakeButton facts={facts} />
           <Making facts={facts} />
-          {state === 'working' ? null : <Made facts={facts} />}
+          <Made facts={facts} />
         </>
       }
     />
@@ -77,7 +76,7 @@ function PhonePlan({ facts }: Given) {
   const [step, setStep] = useState(state === 'none' ? MAY_CHANGE : THE_PLAN);
   const make = () => {
     setStep(THE_PLAN);
-    if (state !== 'working') void makePlan(facts);
+    if (state !== 'working' && state !== 'finishing') void makePlan(facts);
   };
   return (
     <Page>
@@ -90,7 +89,7 @@ function PhonePlan({ facts }: Given) {
         <>
           <MakeButton facts={facts} />
           <Making facts={facts} />
-          {state === 'working' ? null : <Made facts={facts} />}
+          <Made facts={facts} />
         </>
       ) : null}
       <Row>
@@ -113,7 +112,7 @@ function PhonePlan({ facts }: Given) {
 /** Makes a plan; where one is at hand and still of these facts, quietly. */
 function MakeButton({ facts }: Given) {
   const { state, plan, isOfNow } = usePlan();
-  if (state === 'working') return null;
+  if (state === 'working' || state === 'finishing') return null;
   const isFresh = plan !== null && isOfNow;
   return (
     <View style={{ gap: SPACE.xs }}>
@@ -133,16 +132,16 @@ function MakeButton({ facts }: Given) {
 
 /** The plan that was made, if it is of these facts. */
 function Made({ facts }: Given) {
-  const { plan, isOfNow, seconds } = usePlan();
+  const { plan, state, isOfNow, seconds } = usePlan();
   const found = plan?.state === 'found' && isOfNow ? plan : null;
   const chosen = useChosen(facts, found);
-  if (!plan || !isOfNow) return null;
+  if (!plan || !isOfNow || state !== 'ready') return null;
   if (plan.state === 'nothing') return <Body>{WORDS.nothingToPlan}</Body>;
   if (!found || !chosen) return <Impossible facts={facts} plan={plan} />;
   return (
     <>
       <Summary facts={facts} plan={found} seconds={seconds} />
-      {found.certainty === 'worked-out' ? <Accept facts={facts} plan={found} chosen={chosen} /> : null}
+      <Accept facts={facts} plan={found} chosen={chosen} />
       <Moves facts={facts} plan={found} chosen={chosen} />
       <Timers facts={facts} plan={found} chosen={chosen} />
       <StillWrong facts={facts} plan={found} />

@@ -87,7 +87,8 @@ export const MAKING = {
   soFar: (well: number, plants: number) => `Best so far: ${well} of ${plants} live on or grow.`,
   proven: (gap: string) => `No plan is more than ${gap} better than this one.`,
   notProvenYet: 'What the best could be is not known yet.',
-  stop: 'Stop with this one',
+  finishing: 'Working out what it comes to …',
+  stop: 'Wait for no better one',
   stopNow: 'Stop',
   failed: (why: string) => `The plan could not be made: ${why}`,
   tryAgain: 'Try again',
@@ -110,7 +111,6 @@ export const SUMMARY = {
   took: (seconds: string) => `Worked out in ${seconds} s.`,
   light: (rounds: string) =>
     `The light was worked out ${rounds} with the plants where the plan has them, since they shade one another.`,
-  stopped: 'Stopped early: these figures are from the table it was planned by. Make it again for exact ones.',
   assumed: (plants: string) => `Pot or height was not said of ${plants}: 12 cm and 20 cm are taken.`,
   unknown: (plants: string) => `Left out, since their kind is not known: ${plants}.`,
   inReach: (plant: string, who: string) =>
@@ -159,6 +159,7 @@ export const REASONS = {
 
 export const TIMERS = {
   heading: 'How timers run',
+  legend: 'Filled: by the plan. Lines: as it is. Midnight at the top and at the bottom of each month.',
   none: 'No timer need be changed.',
   take: (timer: string) => `Set ${timer}`,
   stays: (timer: string) => `${timer} stays as it is`,
@@ -244,7 +245,9 @@ export const PRICES = {
 
 export const BOARD = {
   title: 'Plants against spots',
-  how: 'Each figure is how well a plant would do there, of 100. Solid frame: it stands there. Dashed: the plan has it there. Drag along a row to try a spot; with keys: left, right, Enter, Escape.',
+  how:
+    'Each figure is how well a plant would do there, of 100. Solid frame: it stands there. Dashed: the plan has it ' +
+    'there. Drag along a row to try a spot; with keys: left, right, Enter, Escape.',
   makeFirst: 'The board shows what a plan was made from. Make one first.',
   toPlan: 'To the plan',
   whichTimers: 'Timers',

@@ -1,4 +1,4 @@
-/** Why a plan has a plant where it has it: how it does here and there, the next best spot, and what would make this one do. */
+/** Why a plan has a plant where it has it: how it does here and there, and what else there would be. */
 import type { FoundPlan, HomeFacts, PlantProposal } from '@dulvan/core';
 import { View } from 'react-native';
 import { verdictSentence } from '../../parts/verdict-words';

@@ -1,19 +1,17 @@
 /** Plants that decline even by the plan, and what would help them: a lamp with its power and running cost. */
 import {
   DYING_CLASSES,
-  lampNeeded,
   lifeClass,
   planSettingsOf,
-  priceOver,
   type FoundPlan,
   type HomeFacts,
   type PlantProposal,
+  type ThereFit,
 } from '@dulvan/core';
 import { View } from 'react-native';
 import { verdictSentence } from '../../parts/verdict-words';
 import { brightness, hours, mol, plantName, spotPlace } from '../../parts/words';
 import { useUnits } from '../../state/settings';
-import { usePlantAnswer, useSpotAnswer } from '../../state/verdicts';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
 import { money } from './figures';
@@ -37,36 +35,31 @@ export function StillWrong({ facts, plan }: Given) {
   );
 }
 
-/** Ground that a lamp lights for one spot, m2, share of its light that gets there, and light for power, umol/J. */
-const SPOT_M2 = 0.3 * 0.3;
-const REACHES_SHARE = 0.5;
-const UMOL_J = 2.4;
-const DAYS = 365;
-
 function OneWrong({ facts, proposal }: { readonly facts: HomeFacts; readonly proposal: PlantProposal }) {
-  const units = useUnits();
-  const answer = usePlantAnswer(proposal.plantId);
-  const spotId = proposal.spotIds[0]!;
-  const spot = useSpotAnswer(spotId);
-  const plant = facts.plants.find(({ id }) => id === proposal.plantId)!;
-  const lamp = answer?.fit && spot ? lampNeeded(answer.targets, spot.conditions, answer.fit) : null;
-  const watts = lamp ? Math.ceil((lamp.ppfd * SPOT_M2) / REACHES_SHARE / UMOL_J) : 0;
-  const kWh = lamp ? (watts * lamp.hours * DAYS) / 1000 : 0;
-  const price = priceOver(facts.tariffs, [{ onMinute: 480, offMinute: 1200 }]);
-  const cost = price === null ? '' : `, ${money(price * kWh, planSettingsOf(facts).currency)}`;
+  const { plantId, spotIds, there } = proposal;
+  const plant = facts.plants.find(({ id }) => id === plantId)!;
   return (
     <View style={{ gap: 2 }}>
-      <Strong>{`${plantName(facts, plant)} · ${spotPlace(facts, spotId)}`}</Strong>
-      {proposal.there ? <Small>{`${verdictSentence(proposal.there.verdict)}.`}</Small> : null}
-      {lamp ? (
+      <Strong>{`${plantName(facts, plant)} · ${spotPlace(facts, spotIds[0]!)}`}</Strong>
+      {there ? (
         <>
-          <Small>{WORDS.lamp(mol(lamp.dli), brightness(lamp.ppfd, units), hours(lamp.hours))}</Small>
-          <Small>{WORDS.forLamp(watts, Math.round(kWh), cost)}</Small>
+          <Small>{`${verdictSentence(there.verdict)}.`}</Small>
+          {there.lacks ? <Lamp facts={facts} lacks={there.lacks} /> : <Small>{WORDS.noLamp}</Small>}
+          <Small>{WORDS.giveAway}</Small>
         </>
-      ) : (
-        <Small>{WORDS.noLamp}</Small>
-      )}
-      <Small>{WORDS.giveAway}</Small>
+      ) : null}
     </View>
+  );
+}
+
+function Lamp({ facts, lacks }: { readonly facts: HomeFacts; readonly lacks: NonNullable<ThereFit['lacks']> }) {
+  const units = useUnits();
+  const { dli, ppfd, watts, kWhYear, costYear } = lacks;
+  const cost = costYear === null ? '' : `, ${money(costYear, planSettingsOf(facts).currency)}`;
+  return (
+    <>
+      <Small>{WORDS.lamp(mol(dli), brightness(ppfd, units), hours(lacks.hours))}</Small>
+      <Small>{WORDS.forLamp(watts, Math.round(kWhYear), cost)}</Small>
+    </>
   );
 }

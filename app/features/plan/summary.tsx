@@ -56,7 +56,6 @@ function Proven({ plan, seconds }: Omit<Given, 'facts'>) {
   return (
     <>
       <Small>{Number.isFinite(gap) ? WORDS.proof(percent(gap)) : WORDS.unproven}</Small>
-      {plan.certainty === 'so-far' ? <Small>{WORDS.stopped}</Small> : null}
       {plan.certainty === 'worked-out' ? <Small>{WORDS.light(count(plan.rounds, 'time'))}</Small> : null}
       {seconds === null ? null : <Small>{WORDS.took(seconds.toFixed(seconds < 10 ? 1 : 0))}</Small>}
     </>

@@ -25,7 +25,7 @@ export function Timers({ facts, plan, chosen }: Given) {
   return (
     <View style={{ gap: SPACE.m }}>
       <Heading>{WORDS.heading}</Heading>
-      {changed.length === 0 ? <Body>{WORDS.none}</Body> : null}
+      {changed.length === 0 ? <Body>{WORDS.none}</Body> : <Small>{WORDS.legend}</Small>}
       {changed.map((timer) => (
         <Timer key={timer.circuitId} facts={facts} chosen={chosen} timer={timer} />
       ))}

@@ -1,4 +1,4 @@
-/** The accepted plan as a list to walk with: what is due, in an order that never needs a taken spot; and its promises. */
+/** The accepted plan as a list to walk with, in an order that never needs a taken spot; and its promises. */
 import { drop, openSteps, stepChanges, type AcceptedPlan, type HomeFacts, type PlanStep } from '@dulvan/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';

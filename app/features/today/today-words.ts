@@ -36,7 +36,7 @@ export const TODAY_CASES = {
   findSpotFor: (plant: string) => `Find a spot for ${plant}`,
   byYourPlan: (steps: string) => `By your plan: ${steps}`,
   byThePlan: (place: string, fit: string) => `By the plan you made: carry it to ${place} (${fit} there)`,
-  planLeavesIt: 'The plan leaves it where it stands: nothing does it more good without harming others more.',
+  planLeavesIt: 'Your plan leaves it where it stands.',
 };
 
 export const TODAY_PLAN = {

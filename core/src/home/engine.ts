@@ -261,7 +261,8 @@ export class HomeEngine {
     const lampsKey = bareLamps.map((lamp) => `${lamp.id}${lamp.ppfd},${lamp.topPpfd}`).join();
     const calibrated = calibration ? JSON.stringify(calibration) : '';
     const measured = measuredAt.get(spot.spot.id) ?? [];
-    const whole = `${spot.spot.id}|${key}|${top?.key ?? ''}|${lampsKey}|${airKeys.get(spot.room.id)}|${calibrated}${this.names.ofParts(...measured)}`;
+    const light = `${spot.spot.id}|${key}|${top?.key ?? ''}|${lampsKey}`;
+    const whole = `${light}|${airKeys.get(spot.room.id)}|${calibrated}${this.names.ofParts(...measured)}`;
     return this.spots.recall(whole, () => {
       const corrected = (year: DaylightYear) =>
         calibration?.daylight ? dimmed(year, calibration.daylight.factor) : year;

@@ -1,4 +1,4 @@
-/** What spots under lamps give to plants of several heights, whoever stands there now: nearer to the lamp is brighter. */
+/** What spots under lamps give to plants of several heights, whoever stands there: nearer to the lamp is brighter. */
 import type { HomeFacts, Plant } from '../facts';
 import type { HomeEngine, Steps } from '../home';
 import type { Layout } from './home-problem';

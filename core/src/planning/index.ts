@@ -1,4 +1,5 @@
-export { planHome, type PlanAsked } from './plan-home';
+export type { PlanAsked } from './desk';
+export { planHome } from './plan-home';
 export { planSettingsOf } from './settings';
 export * from './proposal';
 export { acceptChanges, openSteps, stepChanges, workOf, type Chosen, type PlannedStep, type Work } from './steps';

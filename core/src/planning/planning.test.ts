@@ -18,7 +18,7 @@ beforeAll(async () => {
 
 const [first, second] = smallHome.plants as [HomeFacts['plants'][number], HomeFacts['plants'][number]];
 
-const planOf = (facts: HomeFacts): HomePlan => ask(engine, facts, 'plan', { ...WHEN, on: ON });
+const planOf = (facts: HomeFacts): HomePlan => ask(engine, facts, 'plan', { ...WHEN, on: ON, effort: 'whole' });
 
 function foundFor(facts: HomeFacts): FoundPlan {
   const plan = planOf(facts);
@@ -171,7 +171,7 @@ it('there is nothing to plan without plants or spots', () => {
 
 it('without a solver a plan is found by search and prices alone, and proven as well', () => {
   const bare = new HomeEngine(smallKnowledge);
-  const plan = ask(bare, smallHome, 'plan', { ...WHEN, on: ON });
+  const plan = ask(bare, smallHome, 'plan', { ...WHEN, on: ON, effort: 'whole' });
   expect(plan.state).toBe('found');
   const { proof } = plan as FoundPlan;
   expect(proof.bound).toBeGreaterThanOrEqual(proof.objective - 1e-6);

@@ -2,7 +2,7 @@
 import type { HouseholdMember, TimerMonths } from '../facts';
 import type { MonthFit, Trouble, Verdict } from '../fit';
 import type { MonthEnergy } from '../lamp';
-import type { LightSteps } from '../match';
+import type { LampNeeded, LedOverSpot, LightSteps } from '../match';
 import type { SpotRefusal } from './refusals';
 
 /** Where one plant goes, and what that does. */
@@ -20,7 +20,7 @@ export interface PlantProposal {
   readonly there: ThereFit | null;
   /** How it gets used to more light; null where it can have it at once. */
   readonly settling: LightSteps | null;
-  /** The best that its present spot could be by its timers alone; null where no timer lights it or it stands nowhere. */
+  /** The best that its present spot could be by its timers alone; null where none lights it or it stands nowhere. */
   readonly here: { readonly circuitId: string; readonly hours: number; readonly score: number } | null;
 }
 
@@ -29,6 +29,8 @@ export interface ThereFit {
   readonly verdict: Verdict;
   readonly worst: Trouble | null;
   readonly month: MonthFit;
+  /** The lamp that would give it what it lacks of light, over its spot alone; null where light is not what it lacks. */
+  readonly lacks: (LampNeeded & LedOverSpot) | null;
 }
 
 export interface TimerProposal {
@@ -77,7 +79,7 @@ export interface FoundPlan {
   readonly energyAfter: Energy;
   readonly proof: Proof;
   readonly table: FitTable;
-  /** Between plan and light: how often it was planned anew, and how far the light was still from what was planned by. */
+  /** How often it was planned as the light told more, and how far verdicts still were from what was planned by. */
   readonly rounds: number;
   readonly stillOff: number;
   readonly alwaysInReach: readonly { readonly plantId: string; readonly who: readonly HouseholdMember[] }[];
