@@ -35,12 +35,13 @@ test(
 
 test('refuses prices that leave hours out, beside the field, and keeps what was typed', ON_PHONE, async ({ page }) => {
   await page.goto('/plan/prices');
-  await page.getByLabel('Price of a kWh').fill('2,40');
-  await page.getByLabel('To', { exact: true }).fill('22:00');
+  const byDay = page.getByRole('group', { name: 'Price 2' });
+  await byDay.getByLabel('Price of a kWh').fill('0,40');
+  await byDay.getByLabel('To', { exact: true }).fill('20:00');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('No price is said for Monday from 22:00 to 24:00.')).toBeVisible();
-  await expect(page.getByLabel('Price of a kWh')).toHaveValue('2,40');
-  await page.getByLabel('To', { exact: true }).fill('24:00');
+  await expect(byDay.getByText('No price is said for Monday from 20:00 to 22:00.')).toBeVisible();
+  await expect(byDay.getByLabel('Price of a kWh')).toHaveValue('0,40');
+  await byDay.getByLabel('To', { exact: true }).fill('22:00');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Prices of electricity set')).toBeVisible();
 });

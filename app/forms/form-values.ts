@@ -3,6 +3,7 @@ import { entrySchema } from '@dulvan/contract';
 import {
   applied,
   celsiusToFahrenheit,
+  clockOf,
   fahrenheitToCelsius,
   problemsOf,
   put,
@@ -11,7 +12,7 @@ import {
   type Problem,
 } from '@dulvan/core';
 import type { ZodType } from 'zod';
-import { clockOf, minuteOfClock } from '../parts/clock';
+import { minuteOfClock } from '../parts/clock';
 import { typedNumber } from '../parts/typed-number';
 import { CM_PER_INCH } from '../parts/words';
 import type { Units } from '../state/settings';
@@ -19,6 +20,7 @@ import type { FormItem } from './form-item';
 import { WHOLE_FORM, typedSchema } from '../parts/typed-schema';
 import type { FormValues } from '../parts/use-draft-form';
 import type { FormList } from './form-specs';
+import * as timerTimes from './timer-times';
 import * as windowCurtains from './window-curtains';
 import { FORM_VALUES as WORDS } from './form-words';
 
@@ -28,13 +30,20 @@ const CM_PER_M = 100;
 
 const tidy = (value: number, digits: number) => String(Number(value.toFixed(digits)));
 
+/** Entries that a form asks for in another shape than they are kept in. */
+const SHAPES: Partial<Record<FormList | 'home', Pick<typeof windowCurtains, 'asked' | 'kept'>>> = {
+  windows: windowCurtains,
+  circuits: timerTimes,
+};
+
 /** An entry as its form asks for it. */
-const asForm = (list: FormList | 'home', entry: Entry): Entry =>
-  list === 'windows' ? (windowCurtains.asked(entry) as Entry) : entry;
+const asForm = (list: FormList | 'home', entry: Entry): Entry => {
+  const shape = SHAPES[list];
+  return shape ? (shape.asked(entry) as Entry) : entry;
+};
 
 /** An entry as it is kept, from what its form asked for. */
-const asKept = (list: FormList | 'home', form: Readonly<Record<string, unknown>>) =>
-  list === 'windows' ? windowCurtains.kept(form) : form;
+const asKept = (list: FormList | 'home', form: Readonly<Record<string, unknown>>) => SHAPES[list]?.kept(form) ?? form;
 
 /** The unit shown behind a field. */
 export function unitOf({ kind, unit }: FormItem, units: Units): string {

@@ -1,6 +1,7 @@
 /** What is asked of stands, their tiers and spots, and of the lamps over them. */
 import { TYPICAL_UMOL_PER_JOULE } from '@dulvan/core';
 import { named, words, type FormSpec } from './form-item';
+import { FOLLOWS, asksItsTime } from './timer-times';
 
 /** Bulbs and spots are taken for points, unless a file measured their size. */
 const hasSize = (values: Readonly<Record<string, string>>) =>
@@ -85,9 +86,16 @@ export const STAND_SPECS = {
     noun: 'circuit',
     items: [
       { field: 'name', label: 'Name', kind: 'text' },
-      { field: 'onMinute', label: 'Lamps on at', kind: 'time' },
-      { field: 'offMinute', label: 'Lamps off at', kind: 'time-until' },
-      { field: 'months', label: 'Timer runs in', kind: 'months' },
+      {
+        field: 'follows',
+        label: 'The timer follows',
+        kind: 'choice',
+        choices: () => words(FOLLOWS),
+        when: ({ follows }) => follows !== '',
+      },
+      { field: 'onMinute', label: 'Lamps on at', kind: 'time', when: asksItsTime },
+      { field: 'offMinute', label: 'Lamps off at', kind: 'time-until', when: asksItsTime },
+      { field: 'months', label: 'Timer runs in', kind: 'months', when: asksItsTime },
       {
         field: 'freedom',
         more: 'what a plan may change',

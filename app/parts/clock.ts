@@ -1,10 +1,6 @@
-/** Times of the day as they are written, and back. */
+/** Times of the day as they are typed. */
 
 const MINUTES_AN_HOUR = 60;
-
-/** "7:05". */
-export const clockOf = (minute: number): string =>
-  `${Math.floor(minute / MINUTES_AN_HOUR)}:${String(minute % MINUTES_AN_HOUR).padStart(2, '0')}`;
 
 /** Minutes after midnight of "7:05", "7.05" or "7"; NaN of anything else. */
 export function minuteOfClock(text: string): number {

@@ -1,5 +1,5 @@
 /** A timer's hours at hand: on and off by half hours, each step tried out at once. */
-import { circuitHours, patch, type Circuit } from '@dulvan/core';
+import { clockOf, circuitHours, patch, type Circuit } from '@dulvan/core';
 import { View } from 'react-native';
 import { useHome } from '../state/home';
 import { Button } from '../ui/button';
@@ -7,7 +7,6 @@ import { Row } from '../ui/page';
 import { SPACE } from '../ui/theme';
 import { Small, Strong } from '../ui/type';
 import { timerWords } from './timer-words';
-import { clock } from './words';
 import { monthName } from '../ui/months';
 import { LAMP_HOURS as WORDS } from './part-words';
 
@@ -41,7 +40,7 @@ function OneTime({ circuit, month }: Given) {
   const tryOut = useHome((state) => state.tryOut);
   const set = (onMinute: number, offMinute: number) => {
     if (onMinute < 0 || offMinute > 1440 || offMinute <= onMinute) return;
-    tryOut(WORDS.summary(circuit.name, clock(onMinute), clock(offMinute)), [
+    tryOut(WORDS.summary(circuit.name, clockOf(onMinute), clockOf(offMinute)), [
       patch('circuits', circuit.id, { onMinute, offMinute }),
     ]);
   };
@@ -51,7 +50,7 @@ function OneTime({ circuit, month }: Given) {
       <Strong>{WORDS.hoursADay(circuit.name, ((circuit.offMinute - circuit.onMinute) / 60).toFixed(1))}</Strong>
       {runs ? null : <Small>{WORDS.itDoesNotRun(monthName(month))}</Small>}
       <Row>
-        <Small style={{ width: 64 }}>{WORDS.onAt(clock(circuit.onMinute))}</Small>
+        <Small style={{ width: 64 }}>{WORDS.onAt(clockOf(circuit.onMinute))}</Small>
         <Button
           label={WORDS.onEarlier(circuit.name)}
           onPress={() => set(circuit.onMinute - STEP_MINUTES, circuit.offMinute)}
@@ -66,7 +65,7 @@ function OneTime({ circuit, month }: Given) {
         </Button>
       </Row>
       <Row>
-        <Small style={{ width: 64 }}>{WORDS.offAt(clock(circuit.offMinute))}</Small>
+        <Small style={{ width: 64 }}>{WORDS.offAt(clockOf(circuit.offMinute))}</Small>
         <Button
           label={WORDS.offEarlier(circuit.name)}
           onPress={() => set(circuit.onMinute, circuit.offMinute - STEP_MINUTES)}

@@ -3,6 +3,7 @@
  */
 import { curtains } from '@dulvan/catalogue';
 import {
+  clockOf,
   changesOf,
   lampNeeded,
   type AirRemedy,
@@ -26,7 +27,7 @@ import { Button } from '../ui/button';
 import { SPACE } from '../ui/theme';
 import { Body, Small } from '../ui/type';
 import { Pending } from './pending';
-import { brightness, clock, fitShare, length, monthsInWords, mol, plantName, spotPlace } from './words';
+import { brightness, fitShare, length, monthsInWords, mol, plantName, spotPlace } from './words';
 import { MENDS as WORDS } from './part-words';
 
 interface Given {
@@ -90,7 +91,7 @@ export function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, u
       return WORDS.shiftIt(length(remedy.byM, units), remedy.way === 'toward-window' ? WORDS.toward : WORDS.awayFrom);
     case 'lamp-hours': {
       const circuit = facts.circuits.find(({ id }) => id === remedy.circuitId)!;
-      return WORDS.circuitFromTo(circuit.name, clock(remedy.onMinute), clock(remedy.offMinute));
+      return WORDS.circuitFromTo(circuit.name, clockOf(remedy.onMinute), clockOf(remedy.offMinute));
     }
     case 'dim':
       return WORDS.dimmedTo(lampName(facts, remedy.lampId), Math.round(remedy.dimming * 100));
@@ -98,7 +99,11 @@ export function remedyWords(facts: HomeFacts, plantId: string, remedy: Remedy, u
       return WORDS.hangAt(lampName(facts, remedy.lampId), length(remedy.aboveM, units));
     case 'curtain': {
       const curtain = curtains.find(({ id }) => id === remedy.curtainId)!.name.toLowerCase();
-      const shut = WORDS.curtainHours(clock(remedy.fromMinute), clock(remedy.toMinute), monthsInWords(remedy.months));
+      const shut = WORDS.curtainHours(
+        clockOf(remedy.fromMinute),
+        clockOf(remedy.toMinute),
+        monthsInWords(remedy.months),
+      );
       return WORDS.hangCurtain(curtain, windowName(facts, remedy.windowId), shut);
     }
     case 'open':

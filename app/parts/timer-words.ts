@@ -1,13 +1,12 @@
 /** When timers burn, as one would say it. */
-import { burningIn, type Circuit, type TimerMonths } from '@dulvan/core';
+import { clockOf, yearOfTimer, type Circuit, type TimerMonths } from '@dulvan/core';
 import { TIMER_WORDS as WORDS } from './part-words';
 import { whenInWords } from './verdict-words';
-import { clock } from './words';
 
 const spansWords = ({ spans, level }: Pick<TimerMonths, 'spans' | 'level'>): string =>
   spans.length === 0
     ? WORDS.off
-    : `${spans.map(({ onMinute, offMinute }) => `${clock(onMinute)}–${clock(offMinute)}`).join(', ')}${
+    : `${spans.map(({ onMinute, offMinute }) => `${clockOf(onMinute)}–${clockOf(offMinute)}`).join(', ')}${
         level < 1 ? WORDS.dimmed(Math.round(100 * level)) : ''
       }`;
 
@@ -21,13 +20,4 @@ export const programmeWords = (programme: readonly TimerMonths[]): string =>
     .join('; ');
 
 /** A timer's year as it is set. */
-export const timerWords = (circuit: Circuit): string => {
-  const byWay = new Map<string, TimerMonths>();
-  for (let month = 1; month <= 12; month++) {
-    const way = burningIn(circuit, month);
-    const key = JSON.stringify(way);
-    const known = byWay.get(key);
-    byWay.set(key, { ...way, months: [...(known?.months ?? []), month] });
-  }
-  return programmeWords([...byWay.values()]);
-};
+export const timerWords = (circuit: Circuit): string => programmeWords(yearOfTimer(circuit));

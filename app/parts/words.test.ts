@@ -5,7 +5,6 @@ import {
   LIGHT_WORDS_TOLD,
   bandOf,
   brightness,
-  clock,
   count,
   degrees,
   length,
@@ -75,7 +74,6 @@ describe('numbers with honest digits and units', () => {
     expect([degrees(20, METRIC), degrees(20, OTHER)]).toEqual(['20 °C', '68 °F']);
     expect([length(0.3, METRIC), length(2.54, OTHER)]).toEqual(['30 cm', '100 in']);
     expect([brightness(300, METRIC), brightness(300, OTHER)]).toEqual(['300 µmol/m²s', '16700 lux']);
-    expect(clock(425)).toBe('7:05');
   });
 
   it('put a band as it is meant', () => {

@@ -90,12 +90,6 @@ export const count = (number: number, thing: string) =>
 
 export const hours = (value: number) => `${value.toFixed(1)} h`;
 
-/** A time of day from minutes after midnight. */
-export function clock(minute: number): string {
-  const rounded = Math.round(minute);
-  return `${Math.floor(rounded / 60)}:${String(rounded % 60).padStart(2, '0')}`;
-}
-
 export function degrees(celsius: number, units: Units): string {
   return units.temperature === 'F'
     ? `${Math.round(celsiusToFahrenheit(celsius))} °F`

@@ -1,5 +1,5 @@
 /** A plan's steps and its timers' programmes as files that other programs read: a calendar (RFC 5545) and tables. */
-import { ALL_MONTHS, burningIn, hoursOf, type Circuit } from '@dulvan/core';
+import { ALL_MONTHS, burningIn, clockOf, hoursOf, yearOfTimer, type Circuit, type TimerSpan } from '@dulvan/core';
 import { createEvents, type EventAttributes } from 'ics';
 import Papa from 'papaparse';
 
@@ -20,25 +20,20 @@ export interface CalendarGiven {
 }
 
 /** A stretch of the day in which a timer burns alike in some months. */
-interface Stretch {
+interface Stretch extends TimerSpan {
   readonly months: readonly number[];
-  readonly onMinute: number;
-  readonly offMinute: number;
   readonly level: number;
 }
 
 /** What a timer does in a year, months of the same stretch together. */
 function stretchesOf(circuit: Circuit): Stretch[] {
-  const found = new Map<string, { months: number[]; onMinute: number; offMinute: number; level: number }>();
-  for (const month of ALL_MONTHS) {
-    const { spans, level } = burningIn(circuit, month);
+  const found = new Map<string, Stretch>();
+  for (const { months, spans, level } of yearOfTimer(circuit))
     for (const { onMinute, offMinute } of spans) {
       const key = `${onMinute}-${offMinute}-${level}`;
-      const known = found.get(key);
-      if (known) known.months.push(month);
-      else found.set(key, { months: [month], onMinute, offMinute, level });
+      const known = found.get(key)?.months ?? [];
+      found.set(key, { months: [...known, ...months].sort((p, q) => p - q), onMinute, offMinute, level });
     }
-  }
   return [...found.values()];
 }
 
@@ -93,8 +88,6 @@ export function planCalendar({ steps, circuits, on, name }: CalendarGiven): stri
   return value ?? '';
 }
 
-const clock = (minute: number) => `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
-
 const table = (fields: string[], data: readonly (readonly (string | number)[])[]): string =>
   `${Papa.unparse({ fields, data: data.map((row) => [...row]) }, { newline: '\n', escapeFormulae: true })}\n`;
 
@@ -111,8 +104,8 @@ export const timersTable = (circuits: readonly Circuit[]): string =>
           : spans.map((span) => [
               circuit.name,
               month,
-              clock(span.onMinute),
-              clock(span.offMinute),
+              clockOf(span.onMinute),
+              clockOf(span.offMinute),
               percent,
               Number(hoursOf([span]).toFixed(2)),
             ]);

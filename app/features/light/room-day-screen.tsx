@@ -2,6 +2,7 @@
  * A room under light at a month, a day and an hour: its light over the plan, the sun's patch, playing through the day.
  */
 import {
+  clockOf,
   DAY_FRAMES,
   SKY_KINDS,
   compassWord,
@@ -27,7 +28,7 @@ import { SPACE } from '../../ui/theme';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { useInk } from '../../ui/use-ink';
-import { brightness, clock, length, spotPlace } from '../../parts/words';
+import { brightness, length, spotPlace } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { RoomPlan } from '../../parts/room-plan';
 import { useMonth } from '../../parts/use-month';
@@ -70,7 +71,7 @@ function DayView({ facts, room }: DayGiven) {
   const first = (
     <>
       <TextLink href={{ pathname: '/rooms/[roomId]', params: { roomId: room.id } }}>{room.name}</TextLink>
-      <Title>{`${clock(time.frame * MINUTES)}, ${day} ${monthName(month)}`}</Title>
+      <Title>{`${clockOf(time.frame * MINUTES)}, ${day} ${monthName(month)}`}</Title>
       {shown ? <SunWords shown={shown} frame={time.frame} /> : <Pending asked={asked} />}
       <LitPlan facts={facts} room={room} shown={shown} when={when} />
       <TimeOfDay time={time} />
@@ -132,7 +133,7 @@ function TimeOfDay({ time: { frame, playing, move, play, set } }: { readonly tim
         label={WORDS.timeOfDay}
         value={frame}
         most={DAY_FRAMES - 1}
-        words={clock(frame * MINUTES)}
+        words={clockOf(frame * MINUTES)}
         onValue={set}
       />
       <Row>
@@ -176,7 +177,7 @@ function LitPlan({ facts, room, shown, when: { frame, month, day, sky } }: LitPl
       : {};
   return (
     <Drawing
-      name={WORDS.pictureOf(facts.home.name, room.name, clock(frame * MINUTES), date, SKY_WORD[sky].toLowerCase())}
+      name={WORDS.pictureOf(facts.home.name, room.name, clockOf(frame * MINUTES), date, SKY_WORD[sky].toLowerCase())}
       minHeight={260}
       legend={<Legend heightM={shown?.heightM ?? 0.8} />}
     >

@@ -1,8 +1,7 @@
 /** What follows from where a home is: when the sun rises and sets by its clock, and its height at noon. */
-import { minuteOfCivilDay, sunMonths, type Home, type SunMonth } from '@dulvan/core';
+import { clockOf, minuteOfCivilDay, sunMonths, type Home, type SunMonth } from '@dulvan/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { clock } from '../../parts/words';
 import { monthName } from '../../ui/months';
 import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
@@ -11,9 +10,9 @@ import { PLACE_SUN as WORDS } from './place-words';
 
 /** Rise and set by the clock there, or that there is none. */
 function riseAndSet({ kind, riseMs, setMs }: SunMonth, timeZone: string): readonly [string, string] {
-  const clockOf = (ms: number | null) => (ms === null ? '–' : clock(minuteOfCivilDay(ms, timeZone)));
+  const shown = (ms: number | null) => (ms === null ? '–' : clockOf(minuteOfCivilDay(ms, timeZone)));
   if (kind !== 'usual') return [kind === 'always-above' ? WORDS.upAllDay : WORDS.staysDown, ''];
-  return [clockOf(riseMs), clockOf(setMs)];
+  return [shown(riseMs), shown(setMs)];
 }
 
 export function PlaceSun({ home, year }: { readonly home: Home; readonly year: number }) {

@@ -4,7 +4,8 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { count } from '../../parts/words';
 import { Button } from '../../ui/button';
-import { Choices, ManyChoices } from '../../ui/choices';
+import { ManyChoices } from '../../ui/choices';
+import { Question } from '../../ui/question';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong } from '../../ui/type';
 import { MATTERS as WORDS } from './plan-words';
@@ -16,14 +17,13 @@ export function Matters({ facts }: { readonly facts: HomeFacts }) {
   const prices = facts.tariffs.length;
   return (
     <View style={{ gap: SPACE.m }}>
-      <Strong>{WORDS.whichYears}</Strong>
-      <Choices
+      <Question
         label={WORDS.whichYears}
         choices={choicesOf(WORDS.years)}
         value={settings.years}
         onValue={(value) => set(WORDS.years[value as PlannedYears], { years: value as PlannedYears })}
+        note={WORDS.yearsNote}
       />
-      <Small>{WORDS.yearsNote}</Small>
       <Strong>{WORDS.whoLives}</Strong>
       <ManyChoices<HouseholdMember>
         label={WORDS.whoLives}

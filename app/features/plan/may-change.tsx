@@ -3,6 +3,7 @@ import { patch, type Arrangements, type HomeFacts, type MoveEffort, type TimerFr
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
 import { Choices } from '../../ui/choices';
+import { Question } from '../../ui/question';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong } from '../../ui/type';
 import { MAY_CHANGE as WORDS } from './plan-words';
@@ -15,8 +16,7 @@ export function MayChange({ facts }: { readonly facts: HomeFacts }) {
     void change(WORDS.changed(WORDS.freedoms[freedom]), [patch('circuits', id, { freedom })]);
   return (
     <View style={{ gap: SPACE.m }}>
-      <Strong>{WORDS.howOften}</Strong>
-      <Choices
+      <Question
         label={WORDS.howOften}
         choices={choicesOf(WORDS.arrangements)}
         value={String(settings.arrangements)}
@@ -24,14 +24,13 @@ export function MayChange({ facts }: { readonly facts: HomeFacts }) {
           set(WORDS.arrangements[value as `${Arrangements}`], { arrangements: Number(value) as Arrangements })
         }
       />
-      <Strong>{WORDS.howReadily}</Strong>
-      <Choices
+      <Question
         label={WORDS.howReadily}
         choices={choicesOf(WORDS.moves)}
         value={settings.moves}
         onValue={(value) => set(WORDS.moves[value as MoveEffort], { moves: value as MoveEffort })}
+        note={WORDS.movesNote}
       />
-      <Small>{WORDS.movesNote}</Small>
       <Strong>{WORDS.whatTimers}</Strong>
       {facts.circuits.length === 0 ? <Small>{WORDS.noTimers}</Small> : null}
       {facts.circuits.map(({ id, name, freedom }) => (

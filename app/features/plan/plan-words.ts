@@ -236,11 +236,6 @@ export const PRICES = {
   to: 'To',
   price: 'Price of a kWh',
   shortDays: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
-  weekdays: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
-  when: (day: string, from: string, to: string) => `${day} from ${from} to ${to}`,
-  gap: (when: string) => `No price is said for ${when}.`,
-  overlap: (when: string) => `Two prices are said for ${when}.`,
-  endsAfter: 'It must end after it begins, the same day (24:00 at the latest).',
 };
 
 export const BOARD = {

@@ -1,14 +1,24 @@
 /** What electricity costs: one price, or prices by hour and weekday, which leave no hour out and none twice. */
 import { tariffSchema } from '@dulvan/contract';
-import { WEEKDAYS, drop, planSettingsOf, put, tariffFlaws, type HomeFacts, type TariffBand } from '@dulvan/core';
+import {
+  KINDS,
+  WEEKDAYS,
+  clockOf,
+  drop,
+  planSettingsOf,
+  put,
+  tariffProblems,
+  type HomeFacts,
+  type TariffBand,
+} from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { clockOf, minuteOfClock } from '../../parts/clock';
+import { minuteOfClock } from '../../parts/clock';
 import { FormField } from '../../parts/form-field';
 import { newId } from '../../parts/new-id';
 import { Refused } from '../../parts/refused';
-import { WHOLE_FORM, typedSchema, type Tell } from '../../parts/typed-schema';
+import { typedSchema, type Tell } from '../../parts/typed-schema';
 import { typedNumber } from '../../parts/typed-number';
 import { useDraftForm, type DraftForm, type FormValues } from '../../parts/use-draft-form';
 import { useFacts, useHome } from '../../state/home';
@@ -19,8 +29,7 @@ import { SPACE } from '../../ui/theme';
 import { Body, Small, Strong, Title } from '../../ui/type';
 import { PRICES as WORDS } from './plan-words';
 
-/** Prices that one form may hold; a home has as many at most. */
-const MOST_BANDS = 12;
+const MOST_BANDS = KINDS.tariffs.limit;
 
 interface Typed {
   readonly currency: string;
@@ -52,13 +61,12 @@ function schemaFor(facts: HomeFacts, ids: readonly string[]) {
     const bands = Array.from({ length: Number(values.count) }, (_, i) => bandOf(facts, values, ids[i]!, i, tell));
     if (bands.some((band) => band === null)) return null;
     const read = bands as TariffBand[];
-    const [flaw] = tariffFlaws(read);
-    if (flaw) {
-      const at = read.findIndex(({ weekdays }) => weekdays.includes(flaw.weekday));
-      const when = WORDS.when(WORDS.weekdays[flaw.weekday - 1]!, clockOf(flaw.fromMinute), clockOf(flaw.toMinute));
-      tell(at < 0 ? WHOLE_FORM : fieldsOf(at).from, flaw.kind === 'gap' ? WORDS.gap(when) : WORDS.overlap(when));
-      return null;
+    const problems = tariffProblems({ tariffs: read });
+    for (const { id, field, message } of problems) {
+      const { from, to } = fieldsOf(ids.indexOf(id));
+      tell(field === 'toMinute' ? to : from, message);
     }
+    if (problems.length > 0) return null;
     return { currency: (values.currency ?? '').trim().slice(0, 6), bands: read };
   });
 }
@@ -76,10 +84,6 @@ function bandOf(facts: HomeFacts, values: FormValues, id: string, i: number, tel
   });
   if (!parsed.success) {
     for (const { path, message } of parsed.error.issues) tell(named[path[0] as keyof typeof named] ?? price, message);
-    return null;
-  }
-  if (parsed.data.toMinute <= parsed.data.fromMinute) {
-    tell(to, WORDS.endsAfter);
     return null;
   }
   return parsed.data;

@@ -1,9 +1,8 @@
 /** A window's curtain at hand: choose another and see the light change before it is kept. */
 import { curtains } from '@dulvan/catalogue';
-import { patch, type HungCurtain, type Window } from '@dulvan/core';
+import { clockOf, patch, type HungCurtain, type Window } from '@dulvan/core';
 import { View } from 'react-native';
 import { hungAnew } from '../../parts/curtains';
-import { clock } from '../../parts/words';
 import { useHome } from '../../state/home';
 import { Choices } from '../../ui/choices';
 import { SPACE } from '../../ui/theme';
@@ -41,4 +40,4 @@ export function CurtainControl({ window }: { readonly window: Window }) {
 const nameOf = ({ curtainId }: HungCurtain) => curtains.find(({ id }) => id === curtainId)?.name ?? curtainId;
 
 const hoursOf = ({ fromMinute, toMinute, months }: HungCurtain) =>
-  WORDS.shutFromTo(clock(fromMinute), clock(toMinute), months.length < 12 ? WORDS.inMonths(months.length) : '');
+  WORDS.shutFromTo(clockOf(fromMinute), clockOf(toMinute), months.length < 12 ? WORDS.inMonths(months.length) : '');

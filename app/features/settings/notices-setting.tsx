@@ -1,7 +1,8 @@
 /** Whether the browser calls when measured air harms plants, and when it keeps quiet. */
+import { clockOf } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { clockOf, minuteOfClock } from '../../parts/clock';
+import { minuteOfClock } from '../../parts/clock';
 import { useSettings } from '../../state/settings';
 import { Choices } from '../../ui/choices';
 import { Row } from '../../ui/page';

@@ -1,5 +1,6 @@
 /** What each figure of a spot was made from, put in words. */
 import {
+  clockOf,
   DAY_THRESHOLD_PPFD,
   LEAF_HEIGHT_M,
   compassWord,
@@ -15,7 +16,7 @@ import {
 } from '@dulvan/core';
 import { curtains, knowledge } from '@dulvan/catalogue';
 import { timerWords } from '../../parts/timer-words';
-import { brightness, clock, count, hours, length, mol, weatherName, monthsInWords } from '../../parts/words';
+import { brightness, count, hours, length, mol, weatherName, monthsInWords } from '../../parts/words';
 import type { Units } from '../../state/settings';
 import { monthName } from '../../ui/months';
 import { explainAir } from './explain-air';
@@ -212,7 +213,7 @@ function roomLightWords({ facts, spotId }: Asked): string {
   const outer = facts.rooms.find(({ id }) => id === room?.insideRoomId);
   const burns = (whose: string, { eveningFromMinute, eveningToMinute, eveningLux }: Room) =>
     said(
-      `${whose} light is on from ${clock(eveningFromMinute)} to ${clock(eveningToMinute)} with ${eveningLux} lux`,
+      `${whose} light is on from ${clockOf(eveningFromMinute)} to ${clockOf(eveningToMinute)} with ${eveningLux} lux`,
       'at the plants, as you stated.',
     );
   const words = [
@@ -252,7 +253,7 @@ function placeFacts({ facts, spotId, units }: Pick<Asked, 'facts' | 'spotId' | '
 function curtainWords({ curtainId, fromMinute, toMinute, months }: HungCurtain): string {
   const name = curtains.find((curtain) => curtain.id === curtainId)?.name.toLowerCase() ?? 'a curtain';
   const when = months.length < 12 ? ` ${monthsInWords(months)}` : '';
-  return `${name} from ${clock(fromMinute)} to ${clock(toMinute)}${when}`;
+  return `${name} from ${clockOf(fromMinute)} to ${clockOf(toMinute)}${when}`;
 }
 
 function circuitFacts({ facts, spotId }: Pick<Asked, 'facts' | 'spotId'>): Pair[] {

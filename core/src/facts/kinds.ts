@@ -83,7 +83,7 @@ export const KINDS: { readonly [L in FactList]: Kind<L> } = {
   },
   learntAir: { noun: 'correction learnt of a room', owner: partOf('roomId', 'rooms'), links: [], limit: 40 },
   spotAir: { noun: 'measured air of a spot', owner: partOf('spotId', 'spots'), links: [], limit: 4800 },
-  tariffs: { noun: 'price of electricity', owner: null, links: [], limit: 60 },
+  tariffs: { noun: 'price of electricity', owner: null, links: [], limit: 24 },
   planSettings: { noun: 'setting of the plan', owner: null, links: [], limit: 1 },
   wishes: {
     noun: 'wish',

@@ -19,6 +19,7 @@ export * from './moments';
 export * from './doubts';
 export * from './outcomes';
 export * from './problems';
+export * from './tariff-problems';
 export * from './readings';
 export * from './scene';
 export * from './sill-changes';

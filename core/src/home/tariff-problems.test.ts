@@ -22,12 +22,14 @@ it('a whole tariff, and none, are in order', () => {
 
 it('a gap and an overlap are told with their day and hours', () => {
   expect(problemsWith(band('a', 0, 360), band('b', 420, 1440))[0]).toMatchObject({
-    field: 'fromMinute',
-    message: 'No price is said for Monday from 6:00 to 7:00.',
+    ...{ id: 'a', field: 'toMinute', message: 'No price is said for Monday from 6:00 to 7:00.' },
   });
-  expect(problemsWith(band('a', 0, 800), band('b', 700, 1440))[0]!.message).toBe(
-    'Two prices are said for Monday from 11:40 to 13:20.',
-  );
+  expect(problemsWith(band('a', 60, 1440))[0]).toMatchObject({
+    ...{ id: 'a', field: 'fromMinute', message: 'No price is said for Monday from 0:00 to 1:00.' },
+  });
+  expect(problemsWith(band('a', 0, 800), band('b', 700, 1440))[0]).toMatchObject({
+    ...{ id: 'b', field: 'fromMinute', message: 'Two prices are said for Monday from 11:40 to 13:20.' },
+  });
 });
 
 it('a price that ends before it begins is told first', () => {

@@ -1,10 +1,9 @@
 /** A tariff that says nothing of some hours, or two things of them. */
 import type { FactKey, HomeFacts, Problem } from '../facts';
 import { tariffFlaws } from '../lamp';
+import { clockOf } from '../units';
 
 const WEEKDAY_NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
-
-const clock = (minute: number) => `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
 
 /** @param changed looks at it only when prices are among these facts */
 export function tariffProblems({ tariffs }: Pick<HomeFacts, 'tariffs'>, changed?: readonly FactKey[]): Problem[] {
@@ -25,11 +24,12 @@ export function tariffProblems({ tariffs }: Pick<HomeFacts, 'tariffs'>, changed?
   return tariffFlaws(tariffs)
     .slice(0, 1)
     .map(({ kind, weekday, fromMinute, toMinute }): Problem => {
-      const when = `${WEEKDAY_NAMES[weekday - 1]!} from ${clock(fromMinute)} to ${clock(toMinute)}`;
+      const when = `${WEEKDAY_NAMES[weekday - 1]!} from ${clockOf(fromMinute)} to ${clockOf(toMinute)}`;
       const message = kind === 'gap' ? `No price is said for ${when}.` : `Two prices are said for ${when}.`;
-      const band = tariffs.find(
-        (one) => one.weekdays.includes(weekday) && one.fromMinute <= fromMinute && one.toMinute >= toMinute,
-      );
-      return { list: 'tariffs', id: (band ?? tariffs[0]!).id, field: 'fromMinute', message };
+      const thatDay = tariffs.filter(({ weekdays }) => weekdays.includes(weekday));
+      const before = thatDay.find((band) => band.toMinute === fromMinute);
+      if (kind === 'gap' && before) return { list: 'tariffs', id: before.id, field: 'toMinute', message };
+      const begins = thatDay.find((band) => band.fromMinute === (kind === 'gap' ? toMinute : fromMinute));
+      return { list: 'tariffs', id: (begins ?? tariffs[0]!).id, field: 'fromMinute', message };
     });
 }

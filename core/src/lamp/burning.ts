@@ -1,5 +1,6 @@
 /** When a timer burns. */
 import type { Circuit, TimerMonths, TimerSpan } from '../facts';
+import { ALL_MONTHS } from '../units';
 
 /** What tells when a timer burns: one time for some months, or a programme month by month. */
 export type TimerTimes = Pick<Circuit, 'onMinute' | 'offMinute' | 'months'> & Partial<Pick<Circuit, 'programme'>>;
@@ -12,6 +13,17 @@ const OFF: Burning = { spans: [], level: 1 };
 export function burningIn({ onMinute, offMinute, months, programme = [] }: TimerTimes, month: number): Burning {
   if (programme.length > 0) return programme.find((entry) => entry.months.includes(month)) ?? OFF;
   return months.includes(month) && offMinute > onMinute ? { spans: [{ onMinute, offMinute }], level: 1 } : OFF;
+}
+
+/** What a timer does in a year, January first: months that burn alike stand together. */
+export function yearOfTimer(timer: TimerTimes): TimerMonths[] {
+  const byWay = new Map<string, TimerMonths>();
+  for (const month of ALL_MONTHS) {
+    const { spans, level } = burningIn(timer, month);
+    const key = JSON.stringify([spans.map(({ onMinute, offMinute }) => [onMinute, offMinute]), level]);
+    byWay.set(key, { spans, level, months: [...(byWay.get(key)?.months ?? []), month] });
+  }
+  return [...byWay.values()];
 }
 
 /** Hours of some stretches of a day. */
