@@ -19,6 +19,8 @@ export class Arrangement {
   private readonly states: number;
   private readonly firstState: Int32Array;
   private readonly stateAt: Int32Array;
+  /** By season and plant: what it is worth where it stands. */
+  private readonly has: Float64Array;
   private readonly standOf: Int32Array;
   /** Room left, by season and spot, and bearing left by season and spot and by season and stand. */
   private readonly widthLeft: Int32Array;
@@ -26,7 +28,8 @@ export class Arrangement {
   private readonly standLeft: Int32Array;
   private readonly standCount: Int32Array;
   private readonly here: number[][];
-  private readonly litBy: number[][];
+  /** By circuit: the spots it lights, and by how many their state goes on when it goes on by a setting. */
+  private readonly litBy: readonly { readonly spots: readonly number[]; readonly strides: readonly number[] }[];
   /** Places that hold more than they may. */
   private over = 0;
   /** Changes since the last end, to take them back: season, plant, the spot it had. */
@@ -50,6 +53,7 @@ export class Arrangement {
     this.firstState = Int32Array.from(states.first);
     this.standOf = Int32Array.from(spots, ({ stand }) => stand);
     this.at = new Int32Array(this.seasons * this.plants).fill(NOWHERE);
+    this.has = new Float64Array(this.at.length);
     this.set = Int32Array.from(start.settings.flat());
     this.stateAt = Int32Array.from(
       start.settings.flatMap((set) => spots.map((spot) => stateUnder(circuits, spot.circuits, set))),
@@ -60,7 +64,11 @@ export class Arrangement {
     this.standLeft = bySeason(stands.map(({ loadG }) => loadG));
     this.standCount = new Int32Array(this.seasons * this.stands);
     this.here = Array.from({ length: this.seasons * this.spots }, () => []);
-    this.litBy = circuits.map((_, c) => spots.flatMap((spot, s) => (spot.circuits.includes(c) ? [s] : [])));
+    this.litBy = circuits.map((_, c) => {
+      const lit = spots.flatMap((spot, s) => (spot.circuits.includes(c) ? [s] : []));
+      const after = (s: number) => spots[s]!.circuits.slice(spots[s]!.circuits.indexOf(c) + 1);
+      return { spots: lit, strides: lit.map((s) => after(s).reduce((n, one) => n * circuits[one]!.costs.length, 1)) };
+    });
     this.groups = groupsOf(problem);
     this.isGrouped = Uint8Array.from(plants, (_, plant) => Number(this.groups.some((group) => group.includes(plant))));
     this.quarantined = wishes.flatMap((wish) => (wish.kind === 'quarantine' ? [wish.plant] : []));
@@ -103,17 +111,39 @@ export class Arrangement {
     return this.problem.worth[(season * this.plants + plant) * this.states + this.firstState[spot]! + state]!;
   }
 
+  /** What a plant is worth where it stands. */
+  worthNow = (season: number, plant: number): number => this.has[season * this.plants + plant]!;
+
   /** Puts a plant on a spot; the rules are looked at when the change is ended. */
   place(season: number, plant: number, spot: number): void {
     const before = this.spotOf(season, plant);
     if (before === spot) return;
     this.placed.push(season, plant, before);
     this.gain += this.moveGain(season, plant, spot);
-    this.gain += this.worth(season, plant, spot) - this.worth(season, plant, before);
+    this.gain -= this.worthNow(season, plant);
     this.leave(season, plant, before);
     this.fill(season, plant, spot);
+    this.gain += this.worthNow(season, plant);
     if (this.quarantined.length > 0 || (this.isGrouped[plant] && this.standOf[before] !== this.standOf[spot]))
       this.mayBreakWish = true;
+  }
+
+  /** What turning a circuit brings while every plant stays; nothing is changed. */
+  gainOfSetting(season: number, circuit: number, setting: number): number {
+    const { costs } = this.problem.circuits[circuit]!;
+    const before = this.settingOf(season, circuit);
+    const { spots, strides } = this.litBy[circuit]!;
+    let gain = this.problem.seasons[season]! * (costs[before]! - costs[setting]!);
+    for (let i = 0; i < spots.length; i++) {
+      const spot = spots[i]!;
+      const there = season * this.spots + spot;
+      const state = this.firstState[spot]! + this.stateAt[there]! + strides[i]! * (setting - before);
+      for (const plant of this.here[there]!) {
+        const at = season * this.plants + plant;
+        gain += this.problem.worth[at * this.states + state]! - this.has[at]!;
+      }
+    }
+    return gain;
   }
 
   /** Gives a circuit a setting. */
@@ -167,23 +197,23 @@ export class Arrangement {
   }
 
   private setGain(season: number, circuit: number, setting: number): number {
-    const { circuits, spots, seasons } = this.problem;
-    const at = season * circuits.length + circuit;
-    const { costs } = circuits[circuit]!;
-    let gain = seasons[season]! * (costs[this.set[at]!]! - costs[setting]!);
+    const gain = this.gainOfSetting(season, circuit, setting);
+    const at = season * this.problem.circuits.length + circuit;
+    const turn = setting - this.set[at]!;
     this.set[at] = setting;
-    const settings = this.set.subarray(season * circuits.length, (season + 1) * circuits.length);
-    for (const spot of this.litBy[circuit]!) {
-      const plants = this.occupants(season, spot);
-      for (const plant of plants) gain -= this.worth(season, plant, spot);
-      this.stateAt[season * this.spots + spot] = stateUnder(circuits, spots[spot]!.circuits, settings);
-      for (const plant of plants) gain += this.worth(season, plant, spot);
+    const { spots, strides } = this.litBy[circuit]!;
+    for (let i = 0; i < spots.length; i++) {
+      const there = season * this.spots + spots[i]!;
+      this.stateAt[there]! += strides[i]! * turn;
+      for (const plant of this.here[there]!)
+        this.has[season * this.plants + plant] = this.worth(season, plant, spots[i]!);
     }
     return gain;
   }
 
   private fill(season: number, plant: number, spot: number): void {
     this.at[season * this.plants + plant] = spot;
+    this.has[season * this.plants + plant] = this.worth(season, plant, spot);
     this.here[season * this.spots + spot]!.push(plant);
     this.take(season, plant, spot, 1);
   }

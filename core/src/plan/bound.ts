@@ -56,7 +56,7 @@ export function placesOf(problem: PlanProblem): Places {
 export interface Response {
   readonly bound: number;
   /** By season and place: taken by its plant (1), or by its circuit (-1), both (0) or neither (0). */
-  readonly disagreement: Map<number, number>;
+  readonly disagreement: Int8Array;
   /** By season and stand: the share of what it bears that is left. */
   readonly bearingLeft: Float64Array;
   /** By season and circuit. */
@@ -67,20 +67,28 @@ export interface Response {
 export type Responder = (prices: Prices) => Response;
 
 /** By place: its stand, and the share of what the stand bears that the plant weighs. */
-function bearingOf({ plants, spots, stands }: PlanProblem, { spot, plant }: Places) {
+interface Weighed {
+  readonly standsOf: Int32Array;
+  readonly shares: Float64Array;
+}
+
+function weighed({ plants, spots, stands }: PlanProblem, { spot, plant }: Places): Weighed {
   const standsOf = Int32Array.from(spot, (one) => spots[one]!.stand);
   const shares = Float64Array.from(standsOf, (stand, place) => plants[plant[place]!]!.loadG / stands[stand]!.loadG);
   return { standsOf, shares };
 }
 
 /** By season and place: what a plant gains by taking it, less what its weight costs on the stand. */
-export function netPrices(problem: PlanProblem, places: Places, { place, bearing }: Prices): Float64Array {
-  const { standsOf, shares } = bearingOf(problem, places);
-  const count = places.spot.length;
-  return place.map((price, i) => {
-    const [season, at] = [Math.floor(i / count), i % count];
-    return price - bearing[season * problem.stands.length + standsOf[at]!]! * shares[at]!;
-  });
+export const netPrices = (problem: PlanProblem, places: Places, prices: Prices): Float64Array =>
+  netOf(problem, weighed(problem, places), prices);
+
+function netOf({ seasons, stands }: PlanProblem, { standsOf, shares }: Weighed, { place, bearing }: Prices) {
+  const net = Float64Array.from(place);
+  const count = shares.length;
+  for (let season = 0; season < seasons.length; season++)
+    for (let at = 0; at < count; at++)
+      net[season * count + at]! -= bearing[season * stands.length + standsOf[at]!]! * shares[at]!;
+  return net;
 }
 
 export function responder(problem: PlanProblem, places: Places): Responder {
@@ -88,17 +96,18 @@ export function responder(problem: PlanProblem, places: Places): Responder {
   const ways = waysOf(problem, places);
   const blocks = blocksOf(problem, places);
   const count = places.spot.length;
-  const { standsOf, shares } = bearingOf(problem, places);
+  const weight = weighed(problem, places);
+  const { standsOf, shares } = weight;
   const groups = groupsOf(problem);
   const isGrouped = new Set(groups.flat());
   return ({ place: prices, bearing }) => {
-    const net = netPrices(problem, places, { place: prices, bearing });
-    const disagreement = new Map<number, number>();
+    const net = netOf(problem, weight, { place: prices, bearing });
+    const disagreement = new Int8Array(seasons.length * count);
     const bearingLeft = new Float64Array(seasons.length * stands.length).fill(1);
     const settings = new Int32Array(seasons.length * circuits.length);
     let bound = bearing.reduce((sum, price) => sum + price, 0);
     const took = (season: number, place: number) => {
-      disagreement.set(season * count + place, 1);
+      disagreement[season * count + place]! += 1;
       bearingLeft[season * stands.length + standsOf[place]!]! -= shares[place]!;
     };
     problem.plants.forEach((_, plant) => {
@@ -107,8 +116,7 @@ export function responder(problem: PlanProblem, places: Places): Responder {
     for (const group of groups) bound += ways.group(group, net, took);
     seasons.forEach((_, season) => {
       bound += blocks(season, prices, settings, (place) => {
-        const at = season * count + place;
-        disagreement.set(at, (disagreement.get(at) ?? 0) - 1);
+        disagreement[season * count + place]! -= 1;
       });
     });
     return { bound, disagreement, bearingLeft, settings };
@@ -199,34 +207,59 @@ function waysOf({ seasons, plants, spots, stands }: PlanProblem, { first, spot }
   };
 }
 
+/** By season, spot and light state: what each of the spot's places is worth, one beside the other in memory. */
+function worthsBySpot(problem: PlanProblem, ofSpot: Places['ofSpot'], plantOf: Int32Array): Float64Array[][][] {
+  const states = lightStates(problem);
+  return problem.seasons.map((_, season) =>
+    ofSpot.map((places, spot) =>
+      Array.from({ length: states.count[spot]! }, (_state, state) =>
+        Float64Array.from(
+          places,
+          (place) => problem.worth[worthAt(problem, states, { season, plant: plantOf[place]!, spot }) + state]!,
+        ),
+      ),
+    ),
+  );
+}
+
 /** What circuits and their spots take in, season by season. */
 function blocksOf(problem: PlanProblem, { ofSpot, plant, spot: spotOf }: Places) {
-  const { seasons, plants, spots, circuits, worth } = problem;
+  const { seasons, plants, spots, circuits } = problem;
   const states = lightStates(problem);
   const count = plant.length;
   const blocks: readonly CircuitBlock[] = circuitBlocks(problem);
   const wanted = wanting(plants.length);
   const widths = Int32Array.from(plant, (one, place) => widthOn(plants[one]!, spots[spotOf[place]!]!));
   const values = spots.map((_, spot) => new Float64Array(states.count[spot]!));
-  /** Finds who gains on a spot in one of its states, above their prices. */
-  const look = (season: number, spot: number, state: number, prices: Float64Array): void => {
-    const from = season * plants.length * states.all + states.first[spot]! + state;
-    const priced = season * count;
-    wanted.count = 0;
-    for (const place of ofSpot[spot]!) {
-      const gain = worth[from + plant[place]! * states.all]! - prices[priced + place]!;
+  const worths = worthsBySpot(problem, ofSpot, plant);
+  const placesBySpot = ofSpot.map((list) => Int32Array.from(list));
+  const priced = new Float64Array(plants.length);
+  /** Looks up the prices of a spot's places in a season. */
+  const price = (season: number, spot: number, prices: Float64Array): void => {
+    const here = placesBySpot[spot]!;
+    for (let i = 0; i < here.length; i++) priced[i] = prices[season * count + here[i]!]!;
+  };
+  /** Finds who gains on that spot in one of its states, above their prices. */
+  const look = (season: number, spot: number, state: number): void => {
+    const own = worths[season]![spot]![state]!;
+    const here = placesBySpot[spot]!;
+    let found = 0;
+    for (let i = 0; i < here.length; i++) {
+      const gain = own[i]! - priced[i]!;
       if (gain <= 0) continue;
-      wanted.key[wanted.count] = place;
-      wanted.gain[wanted.count] = gain;
-      wanted.width[wanted.count] = widths[place]!;
-      wanted.count += 1;
+      wanted.key[found] = here[i]!;
+      wanted.gain[found] = gain;
+      wanted.width[found] = widths[here[i]!]!;
+      found += 1;
     }
+    wanted.count = found;
   };
   return (season: number, prices: Float64Array, settings: Int32Array, took: (place: number) => void): number => {
     spots.forEach(({ widthCm }, spot) => {
       const own = values[spot]!;
+      price(season, spot, prices);
       for (let state = 0; state < own.length; state++) {
-        look(season, spot, state, prices);
+        look(season, spot, state);
         own[state] = packedGain(wanted, widthCm);
       }
     });
@@ -243,7 +276,8 @@ function blocksOf(problem: PlanProblem, { ofSpot, plant, spot: spotOf }: Places)
       const state = stateUnder(circuits, lit, set);
       if (lit.length === 0) sum += values[spot]![0]!;
       if (values[spot]![state] === 0) return;
-      look(season, spot, state, prices);
+      price(season, spot, prices);
+      look(season, spot, state);
       for (const place of packedKeys(wanted, widthCm)) took(place);
     });
     return sum;
@@ -271,8 +305,6 @@ export interface Bounding {
   readonly bound: number;
   /** The prices at which it was reached. */
   readonly prices: Prices;
-  /** How often each setting was chosen, by season, circuit and setting. */
-  readonly chosen: readonly (readonly number[][])[];
 }
 
 /** How much of the last direction the next one keeps. */
@@ -306,13 +338,9 @@ export function lowered(
   let best: Prices = { place: Float64Array.from(place), bearing: Float64Array.from(bearing) };
   let bound = Infinity;
   const [placeWay, bearingWay] = [new Float64Array(place.length), new Float64Array(bearing.length)];
-  const chosen = problem.seasons.map(() => problem.circuits.map(({ costs }) => costs.map(() => 0)));
   let [pace, since] = [1, 0];
   for (let i = 0; i < tries; i++) {
     const response = respond({ place, bearing });
-    response.settings.forEach((setting, at) => {
-      chosen[Math.floor(at / problem.circuits.length)]![at % problem.circuits.length]![setting]! += 1;
-    });
     if (response.bound < bound) {
       since = response.bound < bound - 1e-4 * Math.abs(least) ? 0 : since + 1;
       bound = response.bound;
@@ -321,9 +349,11 @@ export function lowered(
     if (since > PATIENCE) [pace, since] = [pace / 2, 0];
     if (bound - least <= gap * Math.abs(least) || onProgress?.(bound) === 'stop') break;
     let norm = 0;
-    for (let at = 0; at < placeWay.length; at++) placeWay[at]! *= REMEMBERED;
-    for (const [at, taken] of response.disagreement) placeWay[at]! += taken;
-    for (let at = 0; at < placeWay.length; at++) norm += placeWay[at]! ** 2;
+    for (let at = 0; at < placeWay.length; at++) {
+      const way = REMEMBERED * placeWay[at]! + response.disagreement[at]!;
+      placeWay[at] = way;
+      norm += way * way;
+    }
     response.bearingLeft.forEach((left, at) => {
       bearingWay[at] = REMEMBERED * bearingWay[at]! + (bearing[at] === 0 && left > 0 ? 0 : left);
       norm += bearingWay[at]! ** 2;
@@ -335,5 +365,5 @@ export function lowered(
       bearing[at] = Math.max(0, price - step * bearingWay[at]!);
     });
   }
-  return { bound, prices: best, chosen };
+  return { bound, prices: best };
 }

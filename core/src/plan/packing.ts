@@ -29,7 +29,7 @@ export function packedGain({ count, gain, width }: Wanting, room: number): numbe
     if (gain[i]! > most) most = gain[i]!;
   }
   if (count <= 1 || 2 * least > room) return most;
-  if (best.length <= room) best = new Float64Array(room + 1);
+  if (best.length < room + 1) best = new Float64Array(room + 1);
   best.fill(0, 0, room + 1);
   for (let i = 0; i < count; i++) {
     const [own, more] = [width[i]!, gain[i]!];
@@ -50,18 +50,29 @@ export function gainsByWidth({ count, gain, width }: Wanting, room: number): Flo
   return gains;
 }
 
+/** By plant and width: whether the plant is among those that gain most there. Written over from spot to spot. */
+let isTaken = new Uint8Array(4096);
+
 /** The keys of those that gain it. */
 export function packedKeys({ count, key, gain, width }: Wanting, room: number): number[] {
-  const rows = [new Float64Array(room + 1)];
+  const across = room + 1;
+  if (best.length < across) best = new Float64Array(across);
+  if (isTaken.length < count * across) isTaken = new Uint8Array(2 * count * across);
+  best.fill(0, 0, across);
+  isTaken.fill(0, 0, count * across);
   for (let i = 0; i < count; i++) {
-    const row = Float64Array.from(rows[i]!);
-    for (let at = width[i]!; at <= room; at++) row[at] = Math.max(row[at]!, rows[i]![at - width[i]!]! + gain[i]!);
-    rows.push(row);
+    const [own, more] = [width[i]!, gain[i]!];
+    for (let at = room; at >= own; at--) {
+      const withIt = best[at - own]! + more;
+      if (withIt <= best[at]!) continue;
+      best[at] = withIt;
+      isTaken[i * across + at] = 1;
+    }
   }
   const keys: number[] = [];
   let left = room;
   for (let i = count - 1; i >= 0; i--) {
-    if (rows[i + 1]![left]! <= rows[i]![left]!) continue;
+    if (isTaken[i * across + left] === 0) continue;
     keys.push(key[i]!);
     left -= width[i]!;
   }

@@ -21,9 +21,9 @@ export interface SearchGiven {
 
 /** What a change for the worse may cost at first and at last, of the worth of a plant of weight 1 in a year. */
 const WARM = 0.03;
-const COLD = 0.0004;
+const COLD = 0.002;
 /** Of a hundred tries so many turn a circuit, and so many move a group. */
-const TURNS = 6;
+const TURNS = 12;
 const GROUPS = 4;
 /** So many go to one of the favourites, and so many keep to a run of all seasons. */
 const TO_FAVOURITES = 85;
@@ -91,14 +91,17 @@ function proposer(given: SearchGiven, arrangement: Arrangement): (least: number)
   const ground = grounds(given);
   const shift = shifting(given, arrangement, draw, ground);
   const moveGroup = groupMoving(given, arrangement, draw, ground);
-  const turn = () => {
+  const turn = (least: number) => {
     const circuit = draw.below(circuits.length);
     const setting = draw.below(circuits[circuit]!.costs.length);
     const [from, to] = draw.run();
+    let gain = 0;
+    for (let season = from; season <= to; season++) gain += arrangement.gainOfSetting(season, circuit, setting);
+    if (gain < least) return;
     for (let season = from; season <= to; season++) arrangement.setTo(season, circuit, setting);
   };
   return (least) => {
-    if (circuits.length > 0 && draw.chance(TURNS)) turn();
+    if (circuits.length > 0 && draw.chance(TURNS)) turn(least);
     else if (ground.groups.length > 0 && draw.chance(GROUPS)) moveGroup();
     else if (ground.free.length > 0) shift(least);
   };
@@ -142,12 +145,12 @@ function shifting({ problem: { plants, seasons } }: SearchGiven, arrangement: Ar
       const before = arrangement.spotOf(season, plant);
       giving[season] = NOBODY;
       if (before === spot) continue;
-      hope += arrangement.worth(season, plant, spot) - arrangement.worth(season, plant, before);
+      hope += arrangement.worth(season, plant, spot) - arrangement.worthNow(season, plant);
       if (!arrangement.isTooNarrow(season, spot, plant)) continue;
       const goes = oneOf(arrangement.occupants(season, spot));
       if (!canStand[goes]![before]) return -Infinity;
       giving[season] = goes;
-      hope += arrangement.worth(season, goes, before) - arrangement.worth(season, goes, spot);
+      hope += arrangement.worth(season, goes, before) - arrangement.worthNow(season, goes);
       hope += 2 * plants[goes]!.moveCost;
     }
     return hope;

@@ -47,9 +47,10 @@ export type PlanOutcome =
   | { readonly state: 'undecided' };
 
 const SEED = 20_260_321;
-/** Tries of a round for each plant and season, and steps of prices. */
-const TRIES_EACH = 2_000;
-const FEWEST_TRIES = 30_000;
+/** Tries of a round for each plant and season, and steps of prices. The first round only gives the prices a start. */
+const TRIES_EACH = 4_000;
+const FIRST_TRIES_EACH = 400;
+const FEWEST_TRIES = 10_000;
 const PRICE_STEPS = 120;
 /** Spots of each plant that are tried most. */
 const FAVOURITES = 12;
@@ -83,7 +84,6 @@ export function* planRounds(
   }
   const places = placesOf(problem);
   const random = seeded(SEED);
-  const tries = Math.max(FEWEST_TRIES, TRIES_EACH * problem.plants.length * problem.seasons.length);
   let best = first;
   let objective = valueOfPlan(problem, best).objective;
   let bounding: Bounding | null = null;
@@ -91,9 +91,10 @@ export function* planRounds(
     wanted.onProgress?.({ found: objective, bound: bounding?.bound ?? null }) ?? 'go-on';
   const isNear = () => bounding !== null && bounding.bound - objective <= wanted.gap * Math.abs(objective);
   for (let round = 0; round < wanted.rounds && !isNear() && told() === 'go-on'; round++) {
-    const start: Plan = bounding ? { ...best, settings: likeliest(bounding) } : best;
     const favourites = bounding ? byPrice(problem, places, bounding.prices) : byWorth(problem);
-    const plan = bettered({ problem, start, favourites, random, tries, onProgress: told });
+    const each = bounding ? TRIES_EACH : FIRST_TRIES_EACH;
+    const tries = Math.max(FEWEST_TRIES, each * problem.plants.length * problem.seasons.length);
+    const plan = bettered({ problem, start: best, favourites, random, tries, onProgress: told });
     const value = valueOfPlan(problem, plan).objective;
     if (value > objective) [best, objective] = [plan, value];
     yield { plan: best, found: objective, bound: bounding?.bound ?? null };
@@ -232,7 +233,3 @@ function byPrice({ plants, seasons }: PlanProblem, { first, spot }: Places, { pl
       .map((one) => spot[one]!);
   });
 }
-
-/** The settings that were chosen most often. */
-const likeliest = ({ chosen }: Bounding): number[][] =>
-  chosen.map((bySeason) => bySeason.map((counts) => counts.indexOf(Math.max(...counts))));
