@@ -4,7 +4,6 @@
  */
 import type { KeptHome, Refusal, Saved } from '@dulvan/contract';
 import { applied, composed, type Change, type Home, type HomeFacts } from '@dulvan/core';
-import { useMemo } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { ask, requestKey, type Answer } from './api';
@@ -303,12 +302,17 @@ function joined(summaries: readonly string[], summary: string): readonly string[
   return [...summaries.filter((other) => !summary.includes(':') || subject(other) !== subject(summary)), summary];
 }
 
-/** The facts as shown: stored ones with what is being tried out. */
-export function useFacts(): HomeFacts | null {
-  const facts = useHome((state) => state.facts);
-  const trial = useHome((state) => state.trial);
-  return useMemo(
-    () => (facts && trial?.homeId === facts.home.id ? applied(facts, trial.changes) : facts),
-    [facts, trial],
-  );
+/** The last facts with a trial: whoever asks for them gets the same ones, so that an answer is known to be of them. */
+let shown: { readonly facts: HomeFacts; readonly trial: Trial; readonly both: HomeFacts | null } | null = null;
+
+function withTrial({ facts, trial }: Pick<HomeState, 'facts' | 'trial'>): HomeFacts | null {
+  if (!facts || trial?.homeId !== facts.home.id) return facts;
+  if (shown?.facts !== facts || shown.trial !== trial) shown = { facts, trial, both: applied(facts, trial.changes) };
+  return shown.both;
 }
+
+/** The facts as shown: stored ones with what is being tried out. */
+export const useFacts = (): HomeFacts | null => useHome(withTrial);
+
+/** The same, asked once: for what begins with a touch. */
+export const shownFacts = (): HomeFacts | null => withTrial(useHome.getState());

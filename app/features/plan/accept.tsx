@@ -7,7 +7,7 @@ import { count } from '../../parts/words';
 import { useHome } from '../../state/home';
 import { Button } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
-import { Small } from '../../ui/type';
+import { Body, Small } from '../../ui/type';
 import type { ChosenParts } from './chosen';
 import { ACCEPT as WORDS } from './plan-words';
 
@@ -19,6 +19,7 @@ interface Given {
 
 export function Accept({ facts, plan, chosen }: Given) {
   const change = useHome((state) => state.change);
+  const isTrying = useHome((state) => state.trial !== null);
   const { work, on } = chosen;
   const steps = count(work.steps.length, 'step');
   const isAll =
@@ -31,7 +32,8 @@ export function Accept({ facts, plan, chosen }: Given) {
   return (
     <View style={{ gap: SPACE.xs }}>
       {work.steps.length === 0 ? <Small>{WORDS.nothing}</Small> : null}
-      <Button kind="main" disabled={work.steps.length === 0} onPress={() => void accept()}>
+      {isTrying ? <Body>{WORDS.firstKeep}</Body> : null}
+      <Button kind="main" disabled={work.steps.length === 0 || isTrying} onPress={() => void accept()}>
         {isAll ? WORDS.acceptAll : WORDS.acceptSome(steps)}
       </Button>
       <Small>{WORDS.note}</Small>

@@ -1,9 +1,9 @@
 /** A plan for the whole home: what may change, what matters, the plan itself; one question at a time on a phone. */
-import type { HomeFacts } from '@dulvan/core';
+import { planSettingsOf, type FoundPlan, type HomeFacts } from '@dulvan/core';
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { useFacts } from '../../state/home';
+import { useFacts, useHome } from '../../state/home';
 import { makePlan, usePlan } from '../../state/plan';
 import { Button } from '../../ui/button';
 import { Page, Row, TwoPanes } from '../../ui/page';
@@ -17,10 +17,11 @@ import { Making } from './making';
 import { Matters } from './matters';
 import { MayChange } from './may-change';
 import { Moves } from './moves';
-import { PLAN_SCREEN as WORDS } from './plan-words';
+import { COMPARE, MAY_CHANGE as MAY_CHANGE_WORDS, PLAN_SCREEN as WORDS } from './plan-words';
 import { StillWrong } from './still-wrong';
 import { Summary } from './summary';
 import { Timers } from './timers';
+import { remember, variantsOf } from './variants';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -125,9 +126,24 @@ function MakeButton({ facts }: Given) {
           <Button onPress={() => router.push('/plan/walk')}>{WORDS.walkIt}</Button>
         ) : null}
         {plan?.state === 'found' ? <Button onPress={() => router.push('/plan/board')}>{WORDS.board}</Button> : null}
+        {plan?.state === 'found' ? <Button onPress={() => router.push('/plan/compare')}>{WORDS.compare}</Button> : null}
+        <Button onPress={() => router.push('/plan/what-if')}>{WORDS.whatIf}</Button>
       </Row>
     </View>
   );
+}
+
+/** Holds what a plan found, so that others can be set beside it. */
+function useRemembered(facts: HomeFacts, plan: FoundPlan | null): void {
+  const trial = useHome((state) => state.trial);
+  const tried = trial?.homeId === facts.home.id ? trial.summaries.join('; ') : null;
+  useEffect(() => {
+    if (!plan) return;
+    const now = tried === null ? COMPARE.asItIs : COMPARE.asTried(tried);
+    const arrangement = MAY_CHANGE_WORDS.arrangements[`${planSettingsOf(facts).arrangements}`];
+    const planned = tried === null ? COMPARE.planned(arrangement) : COMPARE.plannedWith(tried);
+    remember(variantsOf(facts, plan, { now, planned }));
+  }, [facts, plan, tried]);
 }
 
 /** The plan that was made, if it is of these facts. */
@@ -135,6 +151,7 @@ function Made({ facts }: Given) {
   const { plan, state, isOfNow, seconds } = usePlan();
   const found = plan?.state === 'found' && isOfNow ? plan : null;
   const chosen = useChosen(facts, found);
+  useRemembered(facts, state === 'ready' ? found : null);
   if (!plan || !isOfNow || state !== 'ready') return null;
   if (plan.state === 'nothing') return <Body>{WORDS.nothingToPlan}</Body>;
   if (!found || !chosen) return <Impossible facts={facts} plan={plan} />;

@@ -14,6 +14,8 @@ export const PLAN_SCREEN = {
   nothingToPlan: 'There is nothing to plan yet: it takes a plant whose kind is known, and a spot.',
   walkIt: 'Walk the plan',
   board: 'Plants against spots',
+  compare: 'Side by side',
+  whatIf: 'What if …',
 };
 
 export const MAY_CHANGE = {
@@ -179,6 +181,7 @@ export const STILL = {
 };
 
 export const ACCEPT = {
+  firstKeep: 'Something is being tried: keep it or put it back first.',
   acceptAll: 'Accept the plan',
   acceptSome: (steps: string) => `Accept ${steps}`,
   summary: (steps: string) => `Plan accepted: ${steps}`,
@@ -278,4 +281,53 @@ export const KEEP = {
   calendar: 'As a calendar',
   steps: 'Steps as a table',
   timers: 'Timers as a table',
+};
+
+export const COMPARE = {
+  title: 'Side by side',
+  intro: 'The home as it is, each plan that was made since Dulvan was opened, and what was tried.',
+  none: 'There is nothing to compare yet: make a plan first, or ask what would be if …',
+  toPlan: 'To the plan',
+  whatIf: 'What if …',
+  first: 'On the left',
+  second: 'On the right',
+  figures: 'Figures',
+  plants: 'Plants that fare differently',
+  plantsNote: 'How well each does, and where it would stand; first those that differ most.',
+  alike: 'Every plant does as well in each of them.',
+  notThere: 'not there',
+  noVerdict: '–',
+  nowhere: 'stands nowhere',
+  forget: (name: string) => `Leave out “${name}”`,
+  asItIs: 'As it is',
+  planned: (arrangement: string) => `Plan: ${arrangement.toLowerCase()}`,
+  asTried: (tried: string) => `As tried: ${tried}`,
+  plannedWith: (tried: string) => `Plan with: ${tried}`,
+};
+
+export const WHAT_IF = {
+  title: 'What if …',
+  intro:
+    'Each is tried and planned for, nothing is stored. Beside the home as it is, and other plans, it stands under ' +
+    'Side by side. Put back ends it.',
+  tryIt: 'Try it, and plan',
+  tryLabel: (heading: string) => `Try it, and plan: ${heading}`,
+  lamp: 'A lamp fails',
+  whichLamp: 'Which lamp?',
+  noLamp: 'There is no lamp in this home.',
+  lampFailed: (lamp: string) => `${lamp} fails`,
+  window: 'A window is bricked up',
+  whichWindow: 'Which window?',
+  noWindow: 'There is no window in this home.',
+  windowGone: (window: string) => `${window} bricked up`,
+  plant: 'Another plant comes',
+  whichPlant: 'Which plant?',
+  plantAssumed: 'Taken as full-grown, in a pot of 12 cm; add it under Plants to say it more exactly.',
+  plantCame: (plant: string) => `${plant} comes`,
+  another: 'Another one',
+  home: 'The plants of another home come here',
+  whichHome: 'Which home?',
+  noHome: 'There is no other home.',
+  homeCame: (plants: string, home: string) => `${plants} of ${home} come`,
+  ownKinds: (plants: string) => `${plants} are left out: this home does not know their kinds.`,
 };

@@ -8,6 +8,7 @@ import { Table } from '../../ui/table';
 import { useInk } from '../../ui/use-ink';
 import { kWhWords, money, percent, standingOf } from './figures';
 import { MATTERS, SUMMARY as WORDS } from './plan-words';
+import { carriesOf } from './variants';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -23,7 +24,6 @@ const named = (facts: HomeFacts, ids: readonly string[]): string =>
 export function Summary({ facts, plan, seconds }: Given) {
   const before = standingOf(plan.plants.map((one) => one.before));
   const after = standingOf(plan.plants.map((one) => one.after));
-  const carries = plan.plants.filter(({ fromSpotId, spotIds }) => new Set([fromSpotId, ...spotIds]).size > 1).length;
   const { currency } = planSettingsOf(facts);
   const costs = [plan.energyBefore.year.cost, plan.energyAfter.year.cost];
   const row = (key: string, name: string, cells: readonly string[]) => ({ key, cells: [name, ...cells] });
@@ -42,7 +42,7 @@ export function Summary({ facts, plan, seconds }: Given) {
           ...(costs[0] == null || costs[1] == null
             ? []
             : [row('cost', WORDS.cost, [money(costs[0], currency), money(costs[1], currency)])]),
-          row('carries', WORDS.carries, ['', String(carries)]),
+          row('carries', WORDS.carries, ['', String(carriesOf(plan))]),
         ]}
       />
       <Proven plan={plan} seconds={seconds} />

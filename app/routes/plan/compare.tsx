@@ -1,0 +1,3 @@
+import { CompareScreen } from '../../features/plan/compare-screen';
+
+export default CompareScreen;

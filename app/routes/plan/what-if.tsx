@@ -1,0 +1,3 @@
+import { WhatIfScreen } from '../../features/plan/what-if-screen';
+
+export default WhatIfScreen;
