@@ -167,20 +167,34 @@ describe('the bundle', () => {
     expect(journal).toMatchObject({ entries: [{ changes: [{ before: { id: 'shelf', reflectance: 0.4 } }] }] });
   });
 
-  it('of version 5 is read with the goals and outcomes that it could not say; one of today must say them', async () => {
-    const bare = (plant: object) =>
-      Object.fromEntries(
-        Object.entries(plant).filter(([field]) => !/^(goal|stageSeenOn|cameFromSpotId|movedOn)$/.test(field)),
-      );
-    const { outcomes: _later, ...facts } = smallHome;
+  /** The facts of a bundle that says less, as of today and as of an earlier version. */
+  async function saidLess(facts: object, version: number) {
     const files = await filesOf();
     const put = (path: string, text: string) => files.set(path, [new TextEncoder().encode(text)]);
-    put(bundlePaths.facts(ID), JSON.stringify({ ...facts, plants: facts.plants.map(bare) }));
-    expect(await reason(await zipOf([...files]))).toMatch(/goal|outcomes/);
+    put(bundlePaths.facts(ID), JSON.stringify(facts));
+    const refused = await reason(await zipOf([...files]));
     const manifest = JSON.parse(Buffer.concat(files.get(bundlePaths.manifest) ?? []).toString('utf8')) as object;
-    put(bundlePaths.manifest, JSON.stringify({ ...manifest, version: 5 }));
+    put(bundlePaths.manifest, JSON.stringify({ ...manifest, version }));
     const read = (await partsIn(await zipOf([...files]))).find((part) => part.what === 'facts');
+    return { refused, read };
+  }
+  const bare = (unsaid: RegExp) => (entry: object) =>
+    Object.fromEntries(Object.entries(entry).filter(([field]) => !unsaid.test(field)));
+
+  it('of version 5 is read with the goals and outcomes that it could not say; one of today must say them', async () => {
+    const { outcomes: _later, ...facts } = smallHome;
+    const plants = facts.plants.map(bare(/^(goal|stageSeenOn|cameFromSpotId|movedOn)$/));
+    const { refused, read } = await saidLess({ ...facts, plants }, 5);
+    expect(refused).toMatch(/goal|outcomes/);
     expect(read).toMatchObject({ facts: { plants: smallHome.plants, outcomes: [] } });
+  });
+
+  it('of version 7 is read with plain timers and nothing planned; one of today must say both', async () => {
+    const { supplies: _s, tariffs: _t, planSettings: _p, wishes: _w, plans: _l, planSteps: _e, ...facts } = smallHome;
+    const circuits = facts.circuits.map(bare(/^(programme|freedom|limitW|supplyId)$/));
+    const { refused, read } = await saidLess({ ...facts, circuits }, 7);
+    expect(refused).toMatch(/programme|supplies/);
+    expect(read).toMatchObject({ facts: { circuits: smallHome.circuits, tariffs: [], wishes: [], planSteps: [] } });
   });
 
   it('is refused when it is foreign, newer, or lacks its manifest', async () => {

@@ -1,6 +1,6 @@
 /** An older file is carried over: what it held stays, what it could not say is unsaid, and a copy of it is kept. */
 import { knowledge } from '@dulvan/catalogue';
-import { FACT_LISTS } from '@dulvan/core';
+import { FACT_LISTS, type FactList, type HomeFacts } from '@dulvan/core';
 import { readWeatherHours } from '@dulvan/formats';
 import Driver from 'libsql';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -235,36 +235,40 @@ describe('a file of the third version', () => {
   });
 });
 
-/** The small home and a stand that was taken out of it, as they were kept before surfaces had a brightness. */
-async function dullFile(): Promise<void> {
+/** A list of the small home as it was kept before a migration: without some fields, its first entry taken out. */
+interface Before {
+  readonly migration: string;
+  readonly list: 'stands' | 'plants' | 'circuits';
+  readonly unsaid: RegExp;
+  /** Lists that are empty, since they hang on what was taken out. */
+  readonly without?: readonly FactList[];
+}
+
+async function fileBefore({ migration, list, unsaid, without = [] }: Before): Promise<void> {
   (await openStore(file)).close();
   const client = new Driver(file);
-  takenBack(client, '0004_brightness');
-  const bare = (entry: object) => {
-    const kept = Object.entries(entry).filter(([field]) => !/^(revealR|r)eflectance$/.test(field));
-    return JSON.stringify(Object.fromEntries(kept));
-  };
-  const [out, ...stands] = smallHome.stands;
-  const facts = { ...smallHome, stands, tiers: [], spots: [], lamps: [], plants: [] };
+  takenBack(client, migration);
+  const bare = (entry: object) =>
+    JSON.stringify(Object.fromEntries(Object.entries(entry).filter(([field]) => !unsaid.test(field))));
+  const [out, ...left] = smallHome[list];
+  const empty = Object.fromEntries(without.map((one) => [one, []]));
+  const facts: HomeFacts = { ...smallHome, ...empty, [list]: left };
   row(client, 'facts', { home_id: 'h', list: 'home', id: 'h', body: bare(facts.home) });
-  for (const list of FACT_LISTS)
-    for (const entry of facts[list]) row(client, 'facts', { home_id: 'h', list, id: entry.id, body: bare(entry) });
-  const entry = { id: 'e', home_id: 'h', revision: 1, at: 1, kind: 'change', summary: 'Sill taken out', touched: 1 };
+  for (const each of FACT_LISTS)
+    for (const entry of facts[each])
+      row(client, 'facts', { home_id: 'h', list: each, id: entry.id, body: bare(entry) });
+  const entry = { id: 'e', home_id: 'h', revision: 1, at: 1, kind: 'change', summary: 'Taken out', touched: 1 };
   row(client, 'journal', entry);
-  row(client, 'journal_changes', {
-    sequence: 1,
-    place: 0,
-    list: 'stands',
-    id: out!.id,
-    before: bare(out!),
-    after: null,
-  });
+  row(client, 'journal_changes', { sequence: 1, place: 0, list, id: out!.id, before: bare(out!), after: null });
   client.close();
 }
 
 describe('a file of before surfaces had a brightness', () => {
   it('has the usual ones put in, and what was taken out can be brought back', async () => {
-    await dullFile();
+    await fileBefore({
+      ...{ migration: '0004_brightness', list: 'stands', unsaid: /^(revealR|r)eflectance$/ },
+      without: ['tiers', 'spots', 'lamps', 'plants'],
+    });
     const { open, store } = await carried();
     const { facts } = store.home('h');
     expect(facts.windows[0]!.revealReflectance).toBe(0.7);
@@ -275,40 +279,38 @@ describe('a file of before surfaces had a brightness', () => {
   });
 });
 
-/** The small home as it was kept before a plant had a goal, with a plant that was taken out of it. */
-async function goallessFile(): Promise<void> {
-  (await openStore(file)).close();
-  const client = new Driver(file);
-  takenBack(client, '0005_goals');
-  const bare = (entry: object) => {
-    const kept = Object.entries(entry).filter(([field]) => !/^(goal|stageSeenOn|cameFromSpotId|movedOn)$/.test(field));
-    return JSON.stringify(Object.fromEntries(kept));
-  };
-  const [out, ...plants] = smallHome.plants;
-  const facts = { ...smallHome, plants };
-  row(client, 'facts', { home_id: 'h', list: 'home', id: 'h', body: bare(facts.home) });
-  for (const list of FACT_LISTS)
-    for (const entry of facts[list]) row(client, 'facts', { home_id: 'h', list, id: entry.id, body: bare(entry) });
-  const entry = { id: 'e', home_id: 'h', revision: 1, at: 1, kind: 'change', summary: 'Plant taken out', touched: 1 };
-  row(client, 'journal', entry);
-  row(client, 'journal_changes', {
-    sequence: 1,
-    place: 0,
-    list: 'plants',
-    id: out!.id,
-    before: bare(out!),
-    after: null,
-  });
-  client.close();
-}
-
 describe('a file of before plants had a goal', () => {
   it('has the usual one put in, and a plant that was taken out can be brought back', async () => {
-    await goallessFile();
+    const unsaid = /^(goal|stageSeenOn|cameFromSpotId|movedOn)$/;
+    await fileBefore({ migration: '0005_goals', list: 'plants', unsaid });
     const { open, store } = await carried();
     expect(store.home('h').facts.plants).toEqual([smallHome.plants[1]]);
     await store.undo('h', ['e'], 'request-goal');
     expect(store.home('h').facts.plants).toContainEqual(smallHome.plants[0]);
+    open.close();
+  });
+});
+
+describe('a file of before timers had programmes', () => {
+  const unsaid = /^(programme|freedom|limitW|supplyId)$/;
+  const before: Before = { migration: '0007_programmes', list: 'circuits', unsaid };
+
+  it('has plain timers, and nothing that was planned', async () => {
+    await fileBefore({ ...before, list: 'plants' });
+    const { open, store } = await carried();
+    const { facts } = store.home('h');
+    expect(facts.circuits).toEqual(smallHome.circuits);
+    for (const list of ['supplies', 'tariffs', 'planSettings', 'wishes', 'plans', 'planSteps'] as const)
+      expect(facts[list]).toEqual([]);
+    open.close();
+  });
+
+  it('lets a timer that was taken out be brought back', async () => {
+    await fileBefore({ ...before, without: ['lamps'] });
+    const { open, store } = await carried();
+    expect(store.home('h').facts.circuits).toEqual([]);
+    await store.undo('h', ['e'], 'request-timer');
+    expect(store.home('h').facts.circuits).toEqual(smallHome.circuits);
     open.close();
   });
 });
