@@ -25,6 +25,7 @@ const IN_COLUMNS = [
   '/plan',
   '/plan/walk',
   '/plan/prices',
+  '/plan/compare',
   '/loggers',
   '/loggers/loft-logger-temperature',
 ];
@@ -37,6 +38,7 @@ const OF_ONE_COLUMN = [
   '/place/lamps/rack-panel',
   '/why?figure=dli&spot=bench-1b&month=11',
   '/why?figure=fit&plant=p-moth&month=11',
+  '/plan/what-if',
   '/nowhere',
   '/catalogue/compare?one=crassula-ovata&other=portulacaria-afra',
   '/catalogue/no-label',

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { ON_PHONE, ON_WIDE, expect, test } from './dulvan';
 
 /** A plan of the whole demo takes its time on a busy machine. */
@@ -21,6 +22,16 @@ test(
     const steps = page.getByTestId('plan-step');
     await expect(steps.first()).toBeVisible();
     const count = await steps.count();
+    const [paper] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'On paper' }).click(),
+    ]);
+    expect(paper.suggestedFilename()).toBe('plan.pdf');
+    expect(
+      readFileSync(await paper.path())
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
     await page
       .getByRole('button', { name: /^Done: Carry / })
       .first()

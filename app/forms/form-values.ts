@@ -32,8 +32,8 @@ const tidy = (value: number, digits: number) => String(Number(value.toFixed(digi
 
 /** Entries that a form asks for in another shape than they are kept in. */
 const SHAPES: Partial<Record<FormList | 'home', Pick<typeof windowCurtains, 'asked' | 'kept'>>> = {
-  windows: windowCurtains,
-  circuits: timerTimes,
+  windows: { asked: windowCurtains.asked, kept: windowCurtains.kept },
+  circuits: { asked: timerTimes.asked, kept: timerTimes.kept },
 };
 
 /** An entry as its form asks for it. */

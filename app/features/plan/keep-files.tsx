@@ -31,6 +31,10 @@ export function KeepFiles({ facts }: { readonly facts: HomeFacts }) {
     else if (kind === 'steps') saveFile('plan-steps.csv', stepsTable(steps), 'text/csv');
     else saveFile('timers.csv', timersTable(circuits), 'text/csv');
   };
+  const print = async () => {
+    const [{ planPaper }, { pdfOf }] = await Promise.all([import('./paper'), import('./print')]);
+    saveFile('plan.pdf', await pdfOf(planPaper(facts, on)), 'application/pdf');
+  };
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>{WORDS.heading}</Heading>
@@ -38,6 +42,7 @@ export function KeepFiles({ facts }: { readonly facts: HomeFacts }) {
         <Button onPress={() => void save('calendar')}>{WORDS.calendar}</Button>
         <Button onPress={() => void save('steps')}>{WORDS.steps}</Button>
         <Button onPress={() => void save('timers')}>{WORDS.timers}</Button>
+        <Button onPress={() => void print()}>{WORDS.paper}</Button>
       </Row>
     </View>
   );

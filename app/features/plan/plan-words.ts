@@ -281,6 +281,23 @@ export const KEEP = {
   calendar: 'As a calendar',
   steps: 'Steps as a table',
   timers: 'Timers as a table',
+  paper: 'On paper',
+};
+
+export const PAPER = {
+  title: (home: string) => `The plan of ${home}`,
+  spot: 'Spot',
+  now: 'Stands there now',
+  then: 'By the plan',
+  nobody: '–',
+  steps: 'To do here',
+  timers: 'Its timers, once that is done',
+  nothing: 'There is no stand with a plant on it.',
+  caution:
+    'Gloves for what has sap or spines; a helper for what is heavy or high. Ratings of timers, sockets and circuits ' +
+    'come first, and your local electrical code: ask a licensed electrician before you add a load. Leave a loop in ' +
+    'each cable below its plug.',
+  footer: (day: string, page: number, pages: number) => `As of ${day} · page ${page} of ${pages}`,
 };
 
 export const COMPARE = {
