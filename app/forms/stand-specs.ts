@@ -98,7 +98,7 @@ export const STAND_SPECS = {
       { field: 'months', label: 'Timer runs in', kind: 'months', when: asksItsTime },
       {
         field: 'freedom',
-        more: 'what a plan may change',
+        more: 'a plan may change',
         label: 'A plan may change',
         kind: 'choice',
         choices: () =>
@@ -106,7 +106,7 @@ export const STAND_SPECS = {
       },
       {
         field: 'limitW',
-        more: 'its rating',
+        more: 'rating',
         label: 'The timer may switch',
         kind: 'number',
         unit: 'W',

@@ -1,6 +1,7 @@
-/** The lamps that hang on a circuit, each with where it hangs. */
+/** What a circuit's programme does, and the lamps that hang on it, each with where it hangs. */
 import type { HomeFacts } from '@dulvan/core';
 import { View } from 'react-native';
+import { timerWords } from '../../parts/timer-words';
 import { RowLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading } from '../../ui/type';
@@ -8,8 +9,15 @@ import { CIRCUIT_PARTS as WORDS } from './place-words';
 
 export function CircuitParts({ facts, circuitId }: { readonly facts: HomeFacts; readonly circuitId: string }) {
   const lamps = facts.lamps.filter((lamp) => lamp.circuitId === circuitId);
+  const circuit = facts.circuits.find(({ id }) => id === circuitId);
   return (
     <View style={{ gap: SPACE.xs }}>
+      {circuit && circuit.programme.length > 0 ? (
+        <>
+          <Heading>{WORDS.itsProgramme}</Heading>
+          <Body>{timerWords(circuit)}</Body>
+        </>
+      ) : null}
       <Heading>{WORDS.itsLamps}</Heading>
       {lamps.length === 0 ? <Body>{WORDS.noLampYet}</Body> : null}
       {lamps.map((lamp) => {

@@ -1,6 +1,7 @@
 /** What the screens of the place and its parts say, file by file. */
 
 export const CIRCUIT_PARTS = {
+  itsProgramme: 'Its programme',
   itsLamps: 'Lamps on this circuit',
   noLampYet: 'No lamp hangs on it yet: hang lamps over the tier of a stand.',
   watts: (powerW: number) => `${powerW} W`,

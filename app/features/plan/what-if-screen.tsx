@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { newPlant } from '../../forms/blank';
 import { Hazards } from '../../parts/hazards';
 import { TaxonPicker } from '../../parts/taxon-picker';
-import { commonName, count } from '../../parts/words';
+import { commonName, count, plantName } from '../../parts/words';
 import { shownFacts, useFacts, useHome } from '../../state/home';
 import { ask } from '../../state/api';
 import { makePlan } from '../../state/plan';
@@ -44,6 +44,8 @@ export function WhatIfScreen() {
       <WindowGoes facts={facts} onTry={tried} />
       <Rule />
       <PlantComes facts={facts} onTry={tried} />
+      <Rule />
+      <PlantGoes facts={facts} onTry={tried} />
       <Rule />
       <HomeComes facts={facts} onTry={tried} />
     </Page>
@@ -134,6 +136,17 @@ function PlantComes({ facts, onTry }: Given) {
         <TaxonPicker label={WORDS.whichPlant} finder={finder} onTaxon={setTaxon} />
       )}
     </View>
+  );
+}
+
+function PlantGoes({ facts, onTry }: Given) {
+  const choices = facts.plants.map((plant) => ({ value: plant.id, word: plantName(facts, plant) }));
+  const goes = (plantId: string) => {
+    const word = choices.find(({ value }) => value === plantId)!.word;
+    onTry(WORDS.plantGone(word), without(facts, { list: 'plants', id: plantId }));
+  };
+  return (
+    <Asked heading={WORDS.plantGoes} label={WORDS.whichGoes} choices={choices} none={WORDS.noPlant} onTry={goes} />
   );
 }
 

@@ -31,6 +31,16 @@ describe('as changes', () => {
     expect(walled.spots).toEqual(shownHome.spots);
   });
 
+  it('a plant that is given away goes with what is known of it alone', () => {
+    const [first] = shownHome.plants;
+    const wish = { id: 'w', homeId: 'h', kind: 'apart' as const, plantId: first!.id, spotId: null, standId: null };
+    const wished: HomeFacts = { ...shownHome, wishes: [{ ...wish, group: '', care: 'usual' }] };
+    const after = applied(wished, without(wished, { list: 'plants', id: first!.id }))!;
+    expect(after.plants.map(({ id }) => id)).toEqual(shownHome.plants.slice(1).map(({ id }) => id));
+    expect(after.wishes).toEqual([]);
+    expect(after.spots).toEqual(shownHome.spots);
+  });
+
   it('what pointed at something that is gone points at nothing', () => {
     const circuits = shownHome.circuits.map((circuit) => ({ ...circuit, supplyId: 's' }));
     const wired: HomeFacts = {
@@ -98,9 +108,14 @@ it('holds a plan that was tried beside the home as it was tried, and offers no a
 });
 
 it('says what there is none of', async () => {
-  showHome({ ...shownHome, lamps: [], windows: [] });
+  showHome({ ...shownHome, lamps: [], windows: [], plants: [] });
   await open(<WhatIfScreen />);
-  for (const none of ['There is no lamp in this home.', 'There is no window in this home.', 'There is no other home.'])
+  for (const none of [
+    'There is no plant in this home.',
+    'There is no lamp in this home.',
+    'There is no window in this home.',
+    'There is no other home.',
+  ])
     expect(screen.getByText(none)).toBeTruthy();
 });
 
