@@ -53,6 +53,7 @@ const OF_ONE_COLUMN = [
   '/place/lamps/galley-bar',
   '/place/home/sail-loft',
   '/place/circuits/rack-timer',
+  '/place/programme/rack-timer',
   '/changes',
   '/plants/p-moth?open=edit',
   '/plants/p-kalanchoe?open=spots',

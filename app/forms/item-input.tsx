@@ -1,7 +1,7 @@
 /** What one question of a form is answered with: typed, chosen, or picked from a calendar or a clock. */
 import type { HomeFacts } from '@dulvan/core';
 import type { Ref } from 'react';
-import { monthsWords } from '../parts/season-words';
+import { capital, monthsWords } from '../parts/season-words';
 import { useUnits, type Units } from '../state/settings';
 import { Choices, PickMonths } from '../ui/choices';
 import { Field } from '../ui/field';
@@ -72,8 +72,6 @@ export function ItemInput({ item, value, choices, error, onValue, inputRef }: Gi
       );
   }
 }
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 interface AnswerContext {
   readonly values: FormValues;

@@ -56,6 +56,9 @@ export function runsOf(months: readonly number[]): number[][] {
     });
 }
 
+/** The same words, as they begin a line. */
+export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** In a sentence: "March to October, December", "all year", "no month". */
 export const monthsWords = (months: readonly number[]): string =>
   months.length === 12 ? 'all year' : runsOf(months).map(spanWords).join(', ') || 'no month';

@@ -7,6 +7,6 @@ export * from './fields';
 export * from './files';
 export * from './growing-schemas';
 export * from './place-schemas';
-export { tariffSchema, wishSchema } from './plan-schemas';
+export { programmeSchema, tariffSchema, wishSchema } from './plan-schemas';
 export * from './records';
 export * from './series';

@@ -1,8 +1,9 @@
 /** What a circuit's programme does, and the lamps that hang on it, each with where it hangs. */
 import type { HomeFacts } from '@dulvan/core';
+import { router } from 'expo-router';
 import { View } from 'react-native';
 import { timerWords } from '../../parts/timer-words';
-import { RowLink } from '../../ui/button';
+import { Button, RowLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading } from '../../ui/type';
 import { CIRCUIT_PARTS as WORDS } from './place-words';
@@ -17,6 +18,14 @@ export function CircuitParts({ facts, circuitId }: { readonly facts: HomeFacts; 
           <Heading>{WORDS.itsProgramme}</Heading>
           <Body>{timerWords(circuit)}</Body>
         </>
+      ) : null}
+      {circuit ? (
+        <Button
+          style={{ alignSelf: 'flex-start' }}
+          onPress={() => router.push({ pathname: '/place/programme/[circuitId]', params: { circuitId } })}
+        >
+          {WORDS.setProgramme}
+        </Button>
       ) : null}
       <Heading>{WORDS.itsLamps}</Heading>
       {lamps.length === 0 ? <Body>{WORDS.noLampYet}</Body> : null}

@@ -2,6 +2,7 @@
 
 export const CIRCUIT_PARTS = {
   itsProgramme: 'Its programme',
+  setProgramme: 'Set it month by month',
   itsLamps: 'Lamps on this circuit',
   noLampYet: 'No lamp hangs on it yet: hang lamps over the tier of a stand.',
   watts: (powerW: number) => `${powerW} W`,
@@ -121,4 +122,26 @@ export const TAKE_OUT = {
   itCanBeUndone: 'It can be undone.',
   whereItsPlantsGo: 'Where do its plants go?',
   whereOneGoes: (plant: string) => `Where ${plant} goes`,
+};
+
+export const PROGRAMME = {
+  title: (timer: string) => `${timer}, month by month`,
+  intro:
+    'For each part of the year: when its lamps are on, and how far dimmed. It rules instead of one time for all ' +
+    'months. In months that no part names they are off.',
+  theTimer: 'the timer',
+  part: (number: number) => `Part ${number}`,
+  months: 'Months',
+  times: 'On',
+  timesHelp: 'As 6:00–9:00, 17:00–21:30. Left empty: off.',
+  timesAs: 'Times as 6:00–9:00, 17:00–21:30, each between 0:00 and 24:00.',
+  oneMonth: 'One month at least.',
+  level: 'Dimmed to',
+  addPart: 'Another part of the year',
+  removeLast: 'Take the last one out',
+  save: 'Save',
+  saved: (timer: string) => `${timer} set month by month`,
+  caution:
+    'Set the timer itself to the same times. Its rating, the socket’s and the circuit’s come first; ask a licensed ' +
+    'electrician before you add a load.',
 };
