@@ -1,4 +1,4 @@
-/** The reference's three large joint plans: how near to what is proven, and how soon; beside plants taken one by one. */
+/** The reference's three large joint plans: how near to what is proven, how soon; beside the plain form. */
 import loadHighs, { type Highs } from 'highs';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';

@@ -56,7 +56,7 @@ export function runsOf(months: readonly number[]): number[][] {
     });
 }
 
-/** The same words, as they begin a line. */
+/** Words as they begin a line. */
 export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** In a sentence: "March to October, December", "all year", "no month". */

@@ -25,7 +25,8 @@ describe('a timer', () => {
       { onMinute: 360, offMinute: 480 },
       { onMinute: 1020, offMinute: 1440 },
     ];
-    expect(programmeWords([{ months: [...ALL_MONTHS], spans, level: 0.75 }])).toMatch(/^6:00–8:00, 17:00–24:00.* 75 %/);
+    const words = programmeWords([{ months: [...ALL_MONTHS], spans, level: 0.75 }]);
+    expect(words).toMatch(/^6:00–8:00, 17:00–24:00.* 75 %/);
     expect(programmeWords([{ months: [], spans, level: 1 }])).toBe('');
   });
 });

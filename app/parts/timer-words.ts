@@ -1,14 +1,14 @@
 /** When timers burn, as one would say it. */
-import { clockOf, yearOfTimer, type Circuit, type TimerMonths } from '@dulvan/core';
+import { clockOf, yearOfTimer, type Circuit, type TimerMonths, type TimerSpan } from '@dulvan/core';
 import { TIMER_WORDS as WORDS } from './part-words';
 import { whenInWords } from './verdict-words';
 
+/** Times of a day, "6:00–9:00, 17:00–21:30". */
+export const timesWords = (spans: readonly TimerSpan[]): string =>
+  spans.map(({ onMinute, offMinute }) => `${clockOf(onMinute)}–${clockOf(offMinute)}`).join(', ');
+
 const spansWords = ({ spans, level }: Pick<TimerMonths, 'spans' | 'level'>): string =>
-  spans.length === 0
-    ? WORDS.off
-    : `${spans.map(({ onMinute, offMinute }) => `${clockOf(onMinute)}–${clockOf(offMinute)}`).join(', ')}${
-        level < 1 ? WORDS.dimmed(Math.round(100 * level)) : ''
-      }`;
+  spans.length === 0 ? WORDS.off : `${timesWords(spans)}${level < 1 ? WORDS.dimmed(Math.round(100 * level)) : ''}`;
 
 /** A year of a timer, months of the same times together. */
 export const programmeWords = (programme: readonly TimerMonths[]): string =>

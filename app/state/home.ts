@@ -314,5 +314,9 @@ function withTrial({ facts, trial }: Pick<HomeState, 'facts' | 'trial'>): HomeFa
 /** The facts as shown: stored ones with what is being tried out. */
 export const useFacts = (): HomeFacts | null => useHome(withTrial);
 
-/** The same, asked once: for what begins with a touch. */
+/** What is tried of the home on screen. */
+export const useTrial = (): Trial | null =>
+  useHome(({ facts, trial }) => (trial?.homeId === facts?.home.id ? trial : null));
+
+/** The same facts, asked once: for what begins with a touch. */
 export const shownFacts = (): HomeFacts | null => withTrial(useHome.getState());

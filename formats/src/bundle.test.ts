@@ -146,7 +146,7 @@ describe('the bundle', () => {
     expect(await changed((facts) => ({ ...facts, home: { ...facts.home, id: 'other' } }))).toContain('another home');
   });
 
-  it('of version 4 is read with the brightness that it could not say, in its journal too; one of today must say it', async () => {
+  it('of version 4 is read with the brightness it could not say, in its journal too; today’s must say it', async () => {
     const bare = (entry: object) =>
       Object.fromEntries(Object.entries(entry).filter(([field]) => !/^(revealR|r)eflectance$/.test(field)));
     const { facts, windows, stands } = { facts: smallHome, windows: smallHome.windows, stands: smallHome.stands };

@@ -142,6 +142,6 @@ export const PROGRAMME = {
   save: 'Save',
   saved: (timer: string) => `${timer} set month by month`,
   caution:
-    'Set the timer itself to the same times. Its rating, the socket’s and the circuit’s come first; ask a licensed ' +
-    'electrician before you add a load.',
+    'Set the timer itself to the same times. Its rating, the socket’s and the circuit’s come first; ask a ' +
+    'licensed electrician before you add a load.',
 };

@@ -1,7 +1,8 @@
 /** A timer's programme as it is typed: for each part of the year its months, its times of the day, its level. */
 import { programmeSchema } from '@dulvan/contract';
-import { ALL_MONTHS, clockOf, type TimerMonths, type TimerSpan } from '@dulvan/core';
+import { ALL_MONTHS, type TimerMonths, type TimerSpan } from '@dulvan/core';
 import { minuteOfClock } from '../../parts/clock';
+import { timesWords } from '../../parts/timer-words';
 import { typedNumber } from '../../parts/typed-number';
 import type { Tell } from '../../parts/typed-schema';
 import type { FormValues } from '../../parts/use-draft-form';
@@ -13,9 +14,6 @@ export const MOST_PARTS = 12;
 /** The fields of one part. */
 export const fieldsOf = (i: number) => ({ months: `months${i}`, times: `times${i}`, level: `level${i}` });
 
-const timesOf = (spans: readonly TimerSpan[]): string =>
-  spans.map(({ onMinute, offMinute }) => `${clockOf(onMinute)}–${clockOf(offMinute)}`).join(', ');
-
 /** What the form begins with; a timer without a programme begins with one part of the whole year. */
 export function programmeValues(programme: readonly TimerMonths[]): FormValues {
   const values: Record<string, string> = { count: String(Math.max(1, programme.length)) };
@@ -23,7 +21,7 @@ export function programmeValues(programme: readonly TimerMonths[]): FormValues {
     const part = programme[i];
     const { months, times, level } = fieldsOf(i);
     values[months] = (part ? part.months : programme.length === 0 && i === 0 ? ALL_MONTHS : []).join();
-    values[times] = part ? timesOf(part.spans) : '';
+    values[times] = part ? timesWords(part.spans) : '';
     values[level] = String(Math.round(100 * (part?.level ?? 1)));
   }
   return values;
@@ -36,6 +34,8 @@ export const monthsIn = (text: string | undefined): number[] =>
     .map(Number)
     .sort((p, q) => p - q);
 
+const DAY_MINUTES = 1440;
+
 const SPAN = /^(\S+)\s*(?:-|–|—|to)\s*(\S+)$/;
 
 /** Times as "6:00–9:00, 17–21:30"; nothing is off. Null where a piece cannot be read. */
@@ -44,9 +44,10 @@ export function typedTimes(text: string): TimerSpan[] | null {
   const spans: TimerSpan[] = [];
   for (const piece of pieces.filter(Boolean)) {
     const [, on, off] = SPAN.exec(piece) ?? [];
-    const span = { onMinute: minuteOfClock(on ?? ''), offMinute: minuteOfClock(off ?? '') };
-    if (Number.isNaN(span.onMinute) || Number.isNaN(span.offMinute)) return null;
-    spans.push(span);
+    const [onMinute, offMinute] = [minuteOfClock(on ?? ''), minuteOfClock(off ?? '')];
+    // What is no time is not at most a day either.
+    if (!(onMinute <= DAY_MINUTES && offMinute <= DAY_MINUTES)) return null;
+    spans.push({ onMinute, offMinute });
   }
   return spans;
 }

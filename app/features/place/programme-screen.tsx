@@ -4,6 +4,7 @@ import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { FormField } from '../../parts/form-field';
+import { MoreOrFewer, countIn } from '../../parts/more-or-fewer';
 import { NotHere } from '../../parts/not-here';
 import { Refused } from '../../parts/refused';
 import { capital, monthsWords } from '../../parts/season-words';
@@ -13,7 +14,7 @@ import { useFacts, useHome } from '../../state/home';
 import { Button } from '../../ui/button';
 import { PickMonths } from '../../ui/choices';
 import { Labelled } from '../../ui/labelled';
-import { Page, Row, Rule } from '../../ui/page';
+import { Page, Rule } from '../../ui/page';
 import { SPACE } from '../../ui/theme';
 import { Body, Small, Title } from '../../ui/type';
 import { MOST_PARTS, fieldsOf, monthsIn, programmeValues, typedProgramme } from './programme-form';
@@ -31,7 +32,6 @@ function ProgrammeForm({ circuit }: { readonly circuit: Circuit }) {
   const stored = useMemo(() => programmeValues(circuit.programme), [circuit]);
   const schema = useMemo(() => typedSchema<TimerMonths[]>(typedProgramme), []);
   const form = useDraftForm<TimerMonths[]>({ draftKey: `programme/${circuit.id}`, stored, schema });
-  const count = Number(form.values.count);
   const save = async () => {
     const kept = await form.submit((programme) =>
       attempt(WORDS.saved(circuit.name), [patch('circuits', circuit.id, { programme })]),
@@ -42,19 +42,10 @@ function ProgrammeForm({ circuit }: { readonly circuit: Circuit }) {
     <Page>
       <Title>{WORDS.title(circuit.name)}</Title>
       <Body>{WORDS.intro}</Body>
-      {Array.from({ length: count }, (_, i) => (
+      {Array.from({ length: countIn(form) }, (_, i) => (
         <Part key={i} form={form} i={i} />
       ))}
-      <Row>
-        {count < MOST_PARTS ? (
-          <Button onPress={() => form.setValue('count', String(count + 1))}>{WORDS.addPart}</Button>
-        ) : null}
-        {count > 1 ? (
-          <Button kind="quiet" onPress={() => form.setValue('count', String(count - 1))}>
-            {WORDS.removeLast}
-          </Button>
-        ) : null}
-      </Row>
+      <MoreOrFewer form={form} most={MOST_PARTS} more={WORDS.addPart} fewer={WORDS.removeLast} />
       <Refused form={form} />
       <Button kind="main" style={{ alignSelf: 'flex-start' }} onPress={() => void save()}>
         {WORDS.save}

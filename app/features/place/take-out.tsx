@@ -1,5 +1,5 @@
 /** Takes a fact out with all that hangs on it; asks first where its plants go. */
-import { carried, drop, fallenWith, patch, type Change, type HomeFacts } from '@dulvan/core';
+import { carried, clearedBy, drop, fallenWith, type Change, type HomeFacts } from '@dulvan/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
@@ -37,14 +37,14 @@ function useFall({ facts, list, entry }: Pick<Given, 'facts' | 'list' | 'entry'>
   );
   const whereTo = (plantId: string) => (goTo[plantId] === NOWHERE ? null : (goTo[plantId] ?? null));
   const changes: Change[] = [
-    ...cleared.map(({ list: from, id, field }) =>
-      from === 'plants' && field === 'spotId'
+    ...cleared.map((one) =>
+      one.list === 'plants' && one.field === 'spotId'
         ? carried(
-            facts.plants.find((plant) => plant.id === id)!,
-            whereTo(id),
+            facts.plants.find((plant) => plant.id === one.id)!,
+            whereTo(one.id),
             dateAt(facts, now),
           )
-        : patch(from, id, { [field]: null }),
+        : clearedBy(one),
     ),
     ...gone.map((fallen) => drop(fallen.list, fallen.id)),
   ];

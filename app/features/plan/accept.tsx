@@ -4,7 +4,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { newId } from '../../parts/new-id';
 import { count } from '../../parts/words';
-import { useHome } from '../../state/home';
+import { useHome, useTrial } from '../../state/home';
 import { Button } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Small } from '../../ui/type';
@@ -19,7 +19,7 @@ interface Given {
 
 export function Accept({ facts, plan, chosen }: Given) {
   const change = useHome((state) => state.change);
-  const isTrying = useHome((state) => state.trial !== null);
+  const isTrying = useTrial() !== null;
   const { work, on } = chosen;
   const steps = count(work.steps.length, 'step');
   const isAll =

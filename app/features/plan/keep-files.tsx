@@ -1,5 +1,5 @@
 /** The plan out as files: a calendar, and tables of its steps and of the timers. */
-import { applied, openSteps, patch, type HomeFacts } from '@dulvan/core';
+import { homeAfter, openSteps, type HomeFacts } from '@dulvan/core';
 import { View } from 'react-native';
 import { stepWords } from '../../parts/plan-steps';
 import { useNow } from '../../state/use-now';
@@ -11,18 +11,10 @@ import { SPACE } from '../../ui/theme';
 import { Heading } from '../../ui/type';
 import { KEEP as WORDS } from './plan-words';
 
-/** Timers as they will be once the open steps are done. */
-function timersThen(facts: HomeFacts) {
-  const changes = openSteps(facts).flatMap(({ kind, circuitId, programme }) =>
-    kind === 'timer' && circuitId !== null ? [patch('circuits', circuitId, { programme })] : [],
-  );
-  return applied(facts, changes)!.circuits;
-}
-
 export function KeepFiles({ facts }: { readonly facts: HomeFacts }) {
   const on = dateAt(facts, useNow());
   const steps = openSteps(facts).map((step) => ({ id: step.id, on: step.on, title: stepWords(facts, step) }));
-  const circuits = timersThen(facts);
+  const { circuits } = homeAfter(facts, on);
   // What writes files is loaded when one is wanted.
   const save = async (kind: 'calendar' | 'steps' | 'timers') => {
     const { planCalendar, stepsTable, timersTable } = await import('@dulvan/formats/plan-files');

@@ -1,7 +1,7 @@
 /** The plan on paper: a page a stand, with a drawing, what is carried, and when its timers burn. */
-import { ALL_MONTHS, type HomeFacts, type PlanStep } from '@dulvan/core';
+import { ALL_MONTHS, homeAfter, type HomeFacts, type PlanStep } from '@dulvan/core';
 import { shadePlant, shownHome, sunPlant } from '../../testing/shown-home';
-import { homeThen, planPaper } from './paper';
+import { planPaper } from './paper';
 import { standDrawing } from './stand-drawing';
 
 const ON = '2026-11-30';
@@ -34,7 +34,7 @@ const pagesOf = (facts: HomeFacts) => {
 };
 
 it('tells each spot’s plant now and by the plan', () => {
-  const then = homeThen(planned, ON);
+  const then = homeAfter(planned, ON);
   expect(then.plants.find(({ id }) => id === sunPlant.id)!.spotId).toBe('bright');
   const { lines } = pagesOf(planned);
   const bright = shownHome.spots.find(({ id }) => id === 'bright')!.name;

@@ -1,5 +1,5 @@
 /** The plan on paper, a page for each stand: who stands where, what is carried, when its timers burn. */
-import { applied, openSteps, stepChanges, type Circuit, type HomeFacts, type PlanStep, type Stand } from '@dulvan/core';
+import { homeAfter, openSteps, type Circuit, type HomeFacts, type PlanStep, type Stand } from '@dulvan/core';
 import type { Content, createPdf } from 'pdfmake';
 import { dayWords, stepWords } from '../../parts/plan-steps';
 import { timerWords } from '../../parts/timer-words';
@@ -8,10 +8,6 @@ import { PAPER as WORDS } from './plan-words';
 import { standDrawing } from './stand-drawing';
 
 export type PaperDocument = Parameters<typeof createPdf>[0];
-
-/** The home once every open step is done. */
-export const homeThen = (facts: HomeFacts, on: string): HomeFacts =>
-  openSteps(facts).reduce((home, step) => applied(home, stepChanges(home, step, on)) ?? home, facts);
 
 interface OfStand {
   readonly stand: Stand;
@@ -94,7 +90,7 @@ type ContentSection = { readonly text: string } | { readonly columns: Columns };
 
 /** The whole as a document. @param on the day it is printed, YYYY-MM-DD */
 export function planPaper(facts: HomeFacts, on: string): PaperDocument {
-  const then = homeThen(facts, on);
+  const then = homeAfter(facts, on);
   const steps = openSteps(facts);
   const pages = facts.stands
     .map((stand) => ofStand(then, steps, stand))

@@ -3,7 +3,7 @@ import { planSettingsOf, type FoundPlan, type HomeFacts } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { useFacts, useHome } from '../../state/home';
+import { useFacts, useTrial } from '../../state/home';
 import { makePlan, usePlan } from '../../state/plan';
 import { Button } from '../../ui/button';
 import { Page, Row, TwoPanes } from '../../ui/page';
@@ -135,8 +135,7 @@ function MakeButton({ facts }: Given) {
 
 /** Holds what a plan found, so that others can be set beside it. */
 function useRemembered(facts: HomeFacts, plan: FoundPlan | null): void {
-  const trial = useHome((state) => state.trial);
-  const tried = trial?.homeId === facts.home.id ? trial.summaries.join('; ') : null;
+  const tried = useTrial()?.summaries.join('; ') ?? null;
   useEffect(() => {
     if (!plan) return;
     const now = tried === null ? COMPARE.asItIs : COMPARE.asTried(tried);

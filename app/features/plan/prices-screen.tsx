@@ -16,6 +16,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { minuteOfClock } from '../../parts/clock';
 import { FormField } from '../../parts/form-field';
+import { MoreOrFewer, countIn } from '../../parts/more-or-fewer';
 import { newId } from '../../parts/new-id';
 import { Refused } from '../../parts/refused';
 import { typedSchema, type Tell } from '../../parts/typed-schema';
@@ -101,7 +102,6 @@ function PricesForm({ facts }: { readonly facts: HomeFacts }) {
   const stored = useMemo(() => storedValues(facts), [facts]);
   const schema = useMemo(() => schemaFor(facts, ids), [facts, ids]);
   const form = useDraftForm<Typed>({ draftKey: `prices/${facts.home.id}`, stored, schema });
-  const count = Number(form.values.count);
   const old = facts.tariffs.map(({ id }) => drop('tariffs', id));
   const save = async () => {
     const kept = await form.submit(({ currency, bands }) =>
@@ -118,19 +118,10 @@ function PricesForm({ facts }: { readonly facts: HomeFacts }) {
       <Title>{WORDS.title}</Title>
       <Body>{WORDS.intro}</Body>
       <FormField form={form} name="currency" label={WORDS.currency} help={WORDS.currencyHelp} />
-      {Array.from({ length: count }, (_, i) => (
+      {Array.from({ length: countIn(form) }, (_, i) => (
         <Band key={i} form={form} i={i} />
       ))}
-      <Row>
-        {count < MOST_BANDS ? (
-          <Button onPress={() => form.setValue('count', String(count + 1))}>{WORDS.addPrice}</Button>
-        ) : null}
-        {count > 1 ? (
-          <Button kind="quiet" onPress={() => form.setValue('count', String(count - 1))}>
-            {WORDS.removeLast}
-          </Button>
-        ) : null}
-      </Row>
+      <MoreOrFewer form={form} most={MOST_BANDS} more={WORDS.addPrice} fewer={WORDS.removeLast} />
       <Refused form={form} />
       <Row>
         <Button kind="main" onPress={() => void save()}>

@@ -14,7 +14,7 @@ const HEADROOM_M = 0.55;
 /** How tall it is drawn for each board, and for what is free above the highest. */
 const TALL_EACH = 90;
 const INK = '#1d2a35';
-const FAINT = '#8a949c';
+const FAINT = '#55626e';
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',
@@ -66,12 +66,16 @@ function spotDrawing(facts: HomeFacts, spot: Spot, boardM: number, measures: Mea
   const half = Math.max(16, ((spot.sizeM / lengthM) * (WIDTH - 2 * MARGIN)) / 2 - 2);
   const [middle, foot] = [x(along(spot)), y(boardM) - 2];
   const lines = [...here.map((plant) => plantName(facts, plant)), spot.name];
-  const box = `<rect x="${middle - half}" y="${foot - lines.length * LINE - 3}" width="${2 * half}" height="${lines.length * LINE + 3}" fill="none" stroke="${here.length > 0 ? INK : FAINT}" stroke-width="0.8"${here.length > 0 ? '' : ' stroke-dasharray="3 2"'}/>`;
-  const text = lines.map((line, i) => {
+  const [tall, line] = [lines.length * LINE + 3, here.length > 0 ? INK : FAINT];
+  const box =
+    `<rect x="${middle - half}" y="${foot - tall}" width="${2 * half}" height="${tall}" fill="none" ` +
+    `stroke="${line}" stroke-width="0.8"${here.length > 0 ? '' : ' stroke-dasharray="3 2"'}/>`;
+  const room = Math.max(2 * half, roomBeside(facts, spot, measures));
+  const text = lines.map((name, i) => {
     const isPlace = i === lines.length - 1;
     const at = foot - (lines.length - 1 - i) * LINE - 3;
     const style = `font-size="${TEXT}" fill="${isPlace ? FAINT : INK}"`;
-    return `<text x="${middle}" y="${at}" text-anchor="middle" ${style}>${escaped(fitted(line, Math.max(2 * half, roomBeside(facts, spot, measures))))}</text>`;
+    return `<text x="${middle}" y="${at}" text-anchor="middle" ${style}>${escaped(fitted(name, room))}</text>`;
   });
   return [box, ...text].join('');
 }
@@ -95,5 +99,6 @@ export function standDrawing(facts: HomeFacts, stand: Stand): string | null {
       }),
     ...facts.spots.filter(({ tierId }) => tierId === id).map((spot) => spotDrawing(facts, spot, heightM, measures)),
   ]);
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${height}" viewBox="0 0 ${WIDTH} ${height}">${[floor, ...boards].join('')}</svg>`;
+  const size = `width="${WIDTH}" height="${height}" viewBox="0 0 ${WIDTH} ${height}"`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" ${size}>${[floor, ...boards].join('')}</svg>`;
 }

@@ -1,13 +1,14 @@
-/** What if a lamp fails, a window goes, a plant comes, a household moves in: tried, planned, and set beside the rest. */
-import { put, type Change, type HomeFacts, type Taxon } from '@dulvan/core';
+/** What if a lamp fails, a window goes, a plant comes, a household moves in: tried and planned for. */
+import { movingIn, put, without, type Change, type HomeFacts, type Taxon } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { newPlant } from '../../forms/blank';
 import { Hazards } from '../../parts/hazards';
+import { newId } from '../../parts/new-id';
 import { TaxonPicker } from '../../parts/taxon-picker';
 import { commonName, count, plantName } from '../../parts/words';
-import { shownFacts, useFacts, useHome } from '../../state/home';
+import { shownFacts, useFacts, useHome, useTrial } from '../../state/home';
 import { ask } from '../../state/api';
 import { makePlan } from '../../state/plan';
 import { useTaxonFinder } from '../../state/taxa';
@@ -17,7 +18,6 @@ import { PickOne } from '../../ui/pick-one';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { WHAT_IF as WORDS } from './plan-words';
-import { movingIn, without } from './what-if';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -28,6 +28,7 @@ interface Given {
 export function WhatIfScreen() {
   const facts = useFacts();
   const tryOut = useHome((state) => state.tryOut);
+  const trial = useTrial();
   if (!facts) return null;
   const tried = (summary: string, changes: readonly Change[]) => {
     tryOut(summary, changes);
@@ -39,13 +40,14 @@ export function WhatIfScreen() {
     <Page>
       <Title>{WORDS.title}</Title>
       <Body>{WORDS.intro}</Body>
-      <LampFails facts={facts} onTry={tried} />
+      {trial ? <Body>{WORDS.besides}</Body> : null}
+      <Gone facts={facts} onTry={tried} list="lamps" />
       <Rule />
-      <WindowGoes facts={facts} onTry={tried} />
+      <Gone facts={facts} onTry={tried} list="windows" />
       <Rule />
       <PlantComes facts={facts} onTry={tried} />
       <Rule />
-      <PlantGoes facts={facts} onTry={tried} />
+      <Gone facts={facts} onTry={tried} list="plants" />
       <Rule />
       <HomeComes facts={facts} onTry={tried} />
     </Page>
@@ -82,27 +84,29 @@ function Asked({ heading, label, choices, none, onTry }: AskedGiven) {
   );
 }
 
-function LampFails({ facts, onTry }: Given) {
-  const tierOf = (tierId: string) => facts.tiers.find(({ id }) => id === tierId);
-  const standOf = (tierId: string) => facts.stands.find(({ id }) => id === tierOf(tierId)?.standId)?.name ?? '';
-  const choices = facts.lamps.map(({ id, name, tierId }) => ({ value: id, word: `${name} · ${standOf(tierId)}` }));
-  const fails = (lampId: string) => {
-    const word = choices.find(({ value }) => value === lampId)!.word;
-    onTry(WORDS.lampFailed(word), without(facts, { list: 'lamps', id: lampId }));
-  };
-  return <Asked heading={WORDS.lamp} label={WORDS.whichLamp} choices={choices} none={WORDS.noLamp} onTry={fails} />;
-}
+/** What can be gone, each told by its name and where it is. */
+const NAMED = {
+  lamps: (facts: HomeFacts) => {
+    const standOf = (tierId: string) => facts.tiers.find(({ id }) => id === tierId)?.standId;
+    const nameOf = (tierId: string) => facts.stands.find(({ id }) => id === standOf(tierId))?.name ?? '';
+    return facts.lamps.map(({ id, name, tierId }) => ({ value: id, word: `${name} · ${nameOf(tierId)}` }));
+  },
+  windows: (facts: HomeFacts) => {
+    const nameOf = (roomId: string) => facts.rooms.find(({ id }) => id === roomId)?.name ?? '';
+    return facts.windows.map(({ id, name, roomId }) => ({ value: id, word: `${name} · ${nameOf(roomId)}` }));
+  },
+  plants: (facts: HomeFacts) => facts.plants.map((plant) => ({ value: plant.id, word: plantName(facts, plant) })),
+} as const;
 
-function WindowGoes({ facts, onTry }: Given) {
-  const roomName = (id: string) => facts.rooms.find((room) => room.id === id)?.name ?? '';
-  const choices = facts.windows.map(({ id, name, roomId }) => ({ value: id, word: `${name} · ${roomName(roomId)}` }));
-  const goes = (windowId: string) => {
-    const word = choices.find(({ value }) => value === windowId)!.word;
-    onTry(WORDS.windowGone(word), without(facts, { list: 'windows', id: windowId }));
+/** One of them is gone. */
+function Gone({ facts, onTry, list }: Given & { readonly list: keyof typeof NAMED }) {
+  const choices = NAMED[list](facts);
+  const { heading, which, none, told } = WORDS.gone[list];
+  const goes = (id: string) => {
+    const word = choices.find(({ value }) => value === id)!.word;
+    onTry(told(word), without(facts, { list, id }));
   };
-  return (
-    <Asked heading={WORDS.window} label={WORDS.whichWindow} choices={choices} none={WORDS.noWindow} onTry={goes} />
-  );
+  return <Asked heading={heading} label={which} choices={choices} none={none} onTry={goes} />;
 }
 
 function PlantComes({ facts, onTry }: Given) {
@@ -139,17 +143,6 @@ function PlantComes({ facts, onTry }: Given) {
   );
 }
 
-function PlantGoes({ facts, onTry }: Given) {
-  const choices = facts.plants.map((plant) => ({ value: plant.id, word: plantName(facts, plant) }));
-  const goes = (plantId: string) => {
-    const word = choices.find(({ value }) => value === plantId)!.word;
-    onTry(WORDS.plantGone(word), without(facts, { list: 'plants', id: plantId }));
-  };
-  return (
-    <Asked heading={WORDS.plantGoes} label={WORDS.whichGoes} choices={choices} none={WORDS.noPlant} onTry={goes} />
-  );
-}
-
 function HomeComes({ facts, onTry }: Given) {
   const homes = useHome((state) => state.homes);
   const tell = useHome((state) => state.tell);
@@ -157,7 +150,7 @@ function HomeComes({ facts, onTry }: Given) {
   const comes = async (homeId: string) => {
     const other = await ask('getHome', { params: { homeId } });
     if (!other.ok) return tell({ text: other.refusal.message, undo: [] });
-    const { changes, left } = movingIn(facts, other.value.facts);
+    const { changes, left } = movingIn(facts, other.value.facts, newId);
     if (left.length > 0) tell({ text: WORDS.ownKinds(count(left.length, 'plant')), undo: [] });
     const name = choices.find(({ value }) => value === homeId)!.word;
     onTry(WORDS.homeCame(count(changes.length, 'plant'), name), changes);

@@ -1,5 +1,5 @@
 /** What if a lamp fails, a window goes, a plant or a whole home comes: tried, planned, nothing stored. */
-import { applied, type HomeFacts } from '@dulvan/core';
+import { without } from '@dulvan/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { router } from 'expo-router';
 import { shownFacts, useHome } from '../../state/home';
@@ -8,7 +8,6 @@ import { caught, open, settled, showHome, shownHome, withRole, wordsIn } from '.
 import { CompareScreen } from './compare-screen';
 import { PlanScreen } from './plan-screen';
 import { useVariants } from './variants';
-import { movingIn, without } from './what-if';
 import { WhatIfScreen } from './what-if-screen';
 
 beforeEach(() => {
@@ -20,51 +19,6 @@ beforeEach(() => {
 afterEach(() => useHome.setState({ trial: null }));
 
 const planned = () => waitFor(() => expect(usePlanStore.getState().state).toBe('ready'), { timeout: 60_000 });
-
-describe('as changes', () => {
-  it('a lamp that fails goes alone; a window takes nothing of the room with it', () => {
-    const dark = applied(shownHome, without(shownHome, { list: 'lamps', id: shownHome.lamps[0]!.id }))!;
-    expect(dark.lamps).toHaveLength(shownHome.lamps.length - 1);
-    expect(dark.circuits).toEqual(shownHome.circuits);
-    const walled = applied(shownHome, without(shownHome, { list: 'windows', id: 'w' }))!;
-    expect(walled.windows).toEqual([]);
-    expect(walled.spots).toEqual(shownHome.spots);
-  });
-
-  it('a plant that is given away goes with what is known of it alone', () => {
-    const [first] = shownHome.plants;
-    const wish = { id: 'w', homeId: 'h', kind: 'apart' as const, plantId: first!.id, spotId: null, standId: null };
-    const wished: HomeFacts = { ...shownHome, wishes: [{ ...wish, group: '', care: 'usual' }] };
-    const after = applied(wished, without(wished, { list: 'plants', id: first!.id }))!;
-    expect(after.plants.map(({ id }) => id)).toEqual(shownHome.plants.slice(1).map(({ id }) => id));
-    expect(after.wishes).toEqual([]);
-    expect(after.spots).toEqual(shownHome.spots);
-  });
-
-  it('what pointed at something that is gone points at nothing', () => {
-    const circuits = shownHome.circuits.map((circuit) => ({ ...circuit, supplyId: 's' }));
-    const wired: HomeFacts = {
-      ...shownHome,
-      circuits,
-      supplies: [{ id: 's', homeId: 'h', name: 'S', limitW: 9, alsoW: 0 }],
-    };
-    const after = applied(wired, without(wired, { list: 'supplies', id: 's' }))!;
-    expect(after.circuits.map(({ supplyId }) => supplyId)).toEqual(circuits.map(() => null));
-  });
-
-  it('plants of another home come without a spot; kinds that only the other home knows stay away', () => {
-    const [first, second] = shownHome.plants;
-    const strange = { ...second!, taxonId: 'own' };
-    const other = { ...shownHome, home: { ...shownHome.home, id: 'o' }, plants: [first!, strange] };
-    const known = { ...other, ownTaxa: [{ id: 'own' } as HomeFacts['ownTaxa'][number]] };
-    const { changes, left } = movingIn(shownHome, known);
-    expect(left).toEqual([strange]);
-    const after = applied(shownHome, changes)!;
-    expect(after.plants).toHaveLength(shownHome.plants.length + 1);
-    expect(after.plants.at(-1)).toMatchObject({ name: first!.name, homeId: 'h', spotId: null });
-    expect(after.plants.at(-1)!.id).not.toBe(first!.id);
-  });
-});
 
 it('tries a lamp that fails, plans with it, and stores nothing', async () => {
   const push = jest.spyOn(router, 'push');

@@ -2,6 +2,7 @@
  * What belongs to what among a home's facts, read off the table of kinds: what falls with a fact, and what points at
  * nothing.
  */
+import { patch, type Change } from './changes';
 import type { FactList, HomeFacts } from './home-facts';
 import { FACT_LISTS, KINDS, linksOf, type Link } from './kinds';
 import type { Problem } from './problem';
@@ -19,6 +20,9 @@ export interface Fallen {
   /** Fields that lose what they pointed at and are set to null. */
   readonly cleared: readonly (FactKey & { readonly field: string })[];
 }
+
+/** What clears a field that lost what it pointed at. */
+export const clearedBy = ({ list, id, field }: Fallen['cleared'][number]): Change => patch(list, id, { [field]: null });
 
 /** A fact of any kind, whose links are asked for by name. */
 type AnyFact = { readonly id: string } & { readonly [field: string]: unknown };

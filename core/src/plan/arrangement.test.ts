@@ -1,4 +1,4 @@
-/** A plan while it is changed: what each change brings is what the judge of plans says, and taking back leaves no trace. */
+/** A plan while it is changed: each change brings what the judge of plans says, and taking it back leaves no trace. */
 import fc from 'fast-check';
 import { Arrangement } from './arrangement';
 import { possibleSpots, type Plan, type PlanProblem } from './problem';

@@ -59,8 +59,6 @@ export interface Response {
   readonly disagreement: Int8Array;
   /** By season and stand: the share of what it bears that is left. */
   readonly bearingLeft: Float64Array;
-  /** By season and circuit. */
-  readonly settings: Int32Array;
 }
 
 /** Answers prices; made once for a problem. */
@@ -119,7 +117,7 @@ export function responder(problem: PlanProblem, places: Places): Responder {
         disagreement[season * count + place]! -= 1;
       });
     });
-    return { bound, disagreement, bearingLeft, settings };
+    return { bound, disagreement, bearingLeft };
   };
 }
 

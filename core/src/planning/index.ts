@@ -2,5 +2,15 @@ export type { PlanAsked } from './desk';
 export { planHome } from './plan-home';
 export { planSettingsOf } from './settings';
 export * from './proposal';
-export { acceptChanges, openSteps, stepChanges, workOf, type Chosen, type PlannedStep, type Work } from './steps';
+export { movingIn, without } from './what-if';
+export {
+  acceptChanges,
+  homeAfter,
+  openSteps,
+  stepChanges,
+  workOf,
+  type Chosen,
+  type PlannedStep,
+  type Work,
+} from './steps';
 export { REFUSALS, type SpotRefusal } from './refusals';

@@ -2,7 +2,17 @@
  * A plan as work: what to carry first, so that no spot is needed that is still taken (with a table as a stopover where
  * plants change places in a circle), what to set, and the days for it.
  */
-import { drop, patch, put, roomsOfSpots, type Change, type HomeFacts, type PlanStep, type Plant } from '../facts';
+import {
+  applied,
+  drop,
+  patch,
+  put,
+  roomsOfSpots,
+  type Change,
+  type HomeFacts,
+  type PlanStep,
+  type Plant,
+} from '../facts';
 import { carried } from '../match';
 import { widthOn } from '../plan';
 import { DAY_MS } from '../units';
@@ -220,3 +230,7 @@ export const openSteps = ({ planSteps }: Pick<HomeFacts, 'planSteps'>): PlanStep
   planSteps
     .filter(({ doneOn }) => doneOn === null)
     .sort((p, q) => (p.on < q.on ? -1 : p.on > q.on ? 1 : p.order - q.order));
+
+/** The home once every open step is done. @param on YYYY-MM-DD */
+export const homeAfter = (facts: HomeFacts, on: string): HomeFacts =>
+  openSteps(facts).reduce((home, step) => applied(home, stepChanges(home, step, on)) ?? home, facts);

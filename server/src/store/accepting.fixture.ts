@@ -1,17 +1,17 @@
-/** A process of its own that accepts one plan after another in a store, until it is killed. @param argv[2] the file */
+/**
+ * A process of its own that accepts one plan after another in a store, until it is killed.
+ * @param argv the file, and the steps of each plan
+ */
 import { knowledge } from '@dulvan/catalogue';
 import { put, drop, type Change } from '@dulvan/core';
 import { openStore } from './open';
 import { Store } from './store';
 
-/** Steps of each plan. */
-const STEPS = 40;
-
 /** What accepting a plan writes: it, its steps, and the steps of the one before go. */
-function accepted(n: number): Change[] {
+function accepted(n: number, steps: number): Change[] {
   const planId = `plan-${n}`;
   const stepId = (plan: number, i: number) => `step-${plan}-${i}`;
-  const all = Array.from({ length: STEPS }, (_, i) => i);
+  const all = Array.from({ length: steps }, (_, i) => i);
   const step = { planId, on: '2026-11-30', kind: 'shade', plantId: 'p-moth', doneOn: null, programme: [] } as const;
   const nowhere = { fromSpotId: null, spotId: null, circuitId: null };
   return [
@@ -28,15 +28,15 @@ function accepted(n: number): Change[] {
   ];
 }
 
-async function main(file: string): Promise<void> {
+async function main(file: string, steps: number): Promise<void> {
   const store = new Store(await openStore(file), { knowledge });
   const MOST_PLANS = 150;
   for (let n = 0; n < MOST_PLANS; n++) {
     const { revision } = store.home('sail-loft');
-    const set = { base: revision, key: `accepts-${n}`, summary: `Plan ${n} accepted`, changes: accepted(n) };
+    const set = { base: revision, key: `accepts-${n}`, summary: `Plan ${n} accepted`, changes: accepted(n, steps) };
     await store.change('sail-loft', set);
     process.stdout.write(`${n}\n`);
   }
 }
 
-void main(process.argv[2]!);
+void main(process.argv[2]!, Number(process.argv[3]));

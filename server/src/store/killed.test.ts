@@ -10,7 +10,9 @@ const KILLS = 5;
 
 /** Lets a process accept plans in a file and kills it some time after the first; the last that it confirmed. */
 async function confirmedBeforeDeath(file: string, waitMs: number): Promise<number> {
-  const child = spawn(process.execPath, ['--import', 'tsx', ACCEPTING, file], { stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['--import', 'tsx', ACCEPTING, file, String(STEPS)], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let [said, complaint, killed] = ['', '', false];
   child.stderr.on('data', (bytes: Buffer) => (complaint += bytes.toString()));
   child.stdout.on('data', (bytes: Buffer) => {
