@@ -8,8 +8,8 @@ import { CHROMIUM_LAUNCH } from './scripts/chromium';
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/worked-out-demo.ts',
-  timeout: 900_000,
-  expect: { timeout: 180_000 },
+  timeout: 1_800_000,
+  expect: { timeout: 600_000 },
   workers: 2,
   fullyParallel: true,
   retries: 0,
