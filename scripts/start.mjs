@@ -19,9 +19,9 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 ensureInstalled();
 if (!args.has('--api-only')) await ensureBuilt();
 
-/** Stand-ins for loggers, beside the demo. */
-function simulateLoggers(url) {
-  const simulator = ['--import', 'tsx', path.join(root, 'simulators/src/index.ts'), 'loggers', '--server', url];
+/** Stand-ins for loggers or timer plugs, beside the demo. */
+function simulate(which, url) {
+  const simulator = ['--import', 'tsx', path.join(root, 'simulators/src/index.ts'), which, '--server', url];
   return spawn(process.execPath, simulator, { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
 }
 
@@ -43,12 +43,13 @@ try {
     devOrigin: process.env.DULVAN_DEV_ORIGIN ?? null,
   });
   console.log(`Dulvan is at ${running.url} (stop it with Ctrl-C)`);
-  const devices = demo && !args.has('--no-devices') ? simulateLoggers(running.url) : null;
+  const standIns = demo && !args.has('--no-devices') ? ['loggers', 'plugs'] : [];
+  const devices = standIns.map((which) => simulate(which, running.url));
   let closing = false;
   const stop = async () => {
     if (closing) return;
     closing = true;
-    devices?.kill();
+    for (const device of devices) device.kill();
     await running.close();
     process.exit(0);
   };

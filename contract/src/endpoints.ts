@@ -15,6 +15,7 @@ import { homeFactsSchema } from './facts';
 import { fileKey, id } from './fields';
 import { FILE_KIND_NAMES, storedFileSchema } from './files';
 import { homeSchema } from './place-schemas';
+import { armingSchema, newPlugSchema, plugSchema } from './plugs';
 import { appendRecordsSchema, recordPageSchema, recordQuerySchema, recordSchema } from './records';
 import { newSeriesSchema, samplesSchema, seriesQuerySchema, seriesSchema } from './series';
 
@@ -40,6 +41,7 @@ export type Refusal = z.infer<typeof refusalSchema>;
 
 const revision = z.number().int().min(0);
 const homeParams = z.object({ homeId: id });
+const plugParams = z.object({ homeId: id, plugId: id });
 
 /** A home at a revision. */
 const keptHome = z.strictObject({ revision, facts: homeFactsSchema });
@@ -243,6 +245,44 @@ export const endpoints = {
     summary: 'What a logger sends, with its token: Authorization: Bearer …',
     body: postedSamplesSchema,
     response: z.strictObject({ kept: z.number().int().min(0) }),
+  },
+  plugs: {
+    method: 'get',
+    path: '/api/homes/{homeId}/plugs',
+    summary: 'Timer plugs, each with what it told when it was last asked',
+    params: homeParams,
+    response: z.array(plugSchema),
+  },
+  addPlug: {
+    method: 'post',
+    path: '/api/homes/{homeId}/plugs',
+    summary: 'Say where a timer plug is reached; it is asked at once, and set only once it is armed',
+    params: homeParams,
+    body: newPlugSchema,
+    response: plugSchema,
+  },
+  armPlug: {
+    method: 'post',
+    path: '/api/homes/{homeId}/plugs/{plugId}/arming',
+    summary: 'Let Dulvan set a plug, or no longer',
+    params: plugParams,
+    body: armingSchema,
+    response: plugSchema,
+  },
+  checkPlug: {
+    method: 'post',
+    path: '/api/homes/{homeId}/plugs/{plugId}/check',
+    summary: 'Ask a plug now; an armed one that differs is set',
+    params: plugParams,
+    body: z.strictObject({}),
+    response: plugSchema,
+  },
+  removePlug: {
+    method: 'delete',
+    path: '/api/homes/{homeId}/plugs/{plugId}',
+    summary: 'Forget a plug; it goes on as it was last set',
+    params: plugParams,
+    response: plugSchema,
   },
   addFile: {
     method: 'post',

@@ -8,5 +8,6 @@ export * from './files';
 export * from './growing-schemas';
 export * from './place-schemas';
 export { programmeSchema, tariffSchema, wishSchema } from './plan-schemas';
+export * from './plugs';
 export * from './records';
 export * from './series';

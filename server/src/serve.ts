@@ -11,6 +11,7 @@ import { demoParts } from './demo/bundle';
 import { codeOf } from './error-code';
 import { apiOn } from './http/api';
 import { serveApp } from './http/static';
+import { tendPlugs } from './plugs/tend';
 import { lockFile, openStore, type OpenStore } from './store/open';
 import { Store } from './store/store';
 
@@ -40,6 +41,9 @@ export interface Running {
   readonly url: string;
   close(): Promise<void>;
 }
+
+/** A plug that lost its clock or programme waits no longer for them. */
+const PLUGS_ASKED_MS = 60_000;
 
 type Fetch = (request: Request) => Response | Promise<Response>;
 
@@ -71,9 +75,11 @@ export async function startServer(options: ServeOptions): Promise<Running> {
     const store = new Store(opened, { knowledge });
     if (options.seed === 'demo' && store.homes().length === 0) await store.import(demoParts());
     const answers = answerService(store, options.pool ?? answerThreads(), options.engine);
+    const plugs = tendPlugs({ store, everyMs: PLUGS_ASKED_MS });
     const api = apiOn({
       store,
       answers,
+      plugs,
       hostNames: options.hostNames ?? [],
       devOrigin: options.devOrigin ?? null,
     });
@@ -83,6 +89,7 @@ export async function startServer(options: ServeOptions): Promise<Running> {
     return {
       url: `http://${isIP(host) === 6 ? `[${host}]` : host}:${portOf(server, port)}`,
       close: async () => {
+        await plugs.close();
         await stopped(listening);
         await answers.close();
         held.close();

@@ -3,4 +3,5 @@ export * from './energy';
 export * from './output';
 export * from './photometry';
 export * from './placed';
+export * from './plug';
 export * from './ppfd';

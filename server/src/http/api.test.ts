@@ -4,6 +4,7 @@ import { knowledge } from '@dulvan/catalogue';
 import { answerTo } from '../answers/asking';
 import { answerService } from '../answers/service';
 import { sailLoft } from '../demo/sail-loft';
+import { tendPlugs } from '../plugs/tend';
 import { HOME, keptStore, newKey, type Kept } from '../store/kept.fixture';
 import { apiOn } from './api';
 
@@ -21,7 +22,8 @@ beforeAll(async () => {
     close: () => Promise.resolve(),
   };
   const answers = answerService(kept.store, pool, 'engine-of-the-test');
-  api = apiOn({ store: kept.store, answers, hostNames: ['plants.home.arpa'], devOrigin: null });
+  const plugs = tendPlugs({ store: kept.store, everyMs: null });
+  api = apiOn({ store: kept.store, answers, plugs, hostNames: ['plants.home.arpa'], devOrigin: null });
 });
 afterAll(() => kept.remove());
 

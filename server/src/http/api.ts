@@ -23,6 +23,7 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { AnswerService } from '../answers/service';
 import { codeOf } from '../error-code';
+import type { PlugCare } from '../plugs/tend';
 import { Refused, refuse } from '../store/refused';
 import type { Store } from '../store/store';
 import { VERSION } from '../version';
@@ -41,6 +42,7 @@ const BREATH_MS = 20_000;
 export interface ApiOptions extends GuardOptions {
   readonly store: Store;
   readonly answers: AnswerService;
+  readonly plugs: PlugCare;
 }
 
 type Given<N extends EndpointName, Part extends string> =
@@ -85,7 +87,24 @@ function measuredHandlers(store: Store): Pick<Handlers, MeasuredName> {
   };
 }
 
-function handlersOf({ store, answers }: ApiOptions): Handlers {
+/** Timer plugs: where they are, and what they are told. */
+function plugHandlers({
+  store,
+  plugs,
+}: Pick<ApiOptions, 'store' | 'plugs'>): Pick<Handlers, 'plugs' | 'addPlug' | 'armPlug' | 'checkPlug' | 'removePlug'> {
+  return {
+    plugs: ({ params }) => store.plugs(params.homeId),
+    addPlug: async ({ params, body }) => {
+      const { id } = await store.addPlug(params.homeId, body);
+      return plugs.check(params.homeId, id);
+    },
+    armPlug: ({ params, body }) => plugs.arm(params.homeId, params.plugId, body.armed),
+    checkPlug: ({ params }) => plugs.check(params.homeId, params.plugId),
+    removePlug: ({ params }) => store.removePlug(params.homeId, params.plugId),
+  };
+}
+
+function handlersOf({ store, answers, plugs }: ApiOptions): Handlers {
   return {
     health: () => ({ ok: true, version: VERSION, engine: answers.engine }),
     listHomes: () => store.homes(),
@@ -108,6 +127,7 @@ function handlersOf({ store, answers }: ApiOptions): Handlers {
     appendRecords: ({ params, body }) => store.appendRecords(params.homeId, body.records, body.key),
     withdrawRecord: ({ params }) => store.withdrawRecord(params.homeId, params.recordId),
     ...measuredHandlers(store),
+    ...plugHandlers({ store, plugs }),
     addFile: async ({ params, query, c }) =>
       store.addFile(params.homeId, query.kind, new Uint8Array(await c.req.arrayBuffer())),
     file: ({ params }) => {

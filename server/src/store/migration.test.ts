@@ -45,11 +45,17 @@ function earlierFile(migrations: number, fill: (client: Driver.Database) => void
   client.close();
 }
 
+/** Tables that later migrations made. */
+const MADE = [
+  ['0006_devices', 'devices'],
+  ['0008_plugs', 'plugs'],
+] as const;
+
 /** Takes back a migration and those after it, as if they had never been. */
 function takenBack(client: Driver.Database, from: string): void {
   const { when } = MIGRATIONS.find(({ tag }) => tag === from)!;
   client.prepare('DELETE FROM __drizzle_migrations WHERE created_at >= ?').run(when);
-  client.exec('DROP TABLE devices');
+  for (const [tag, table] of MADE) if (tag >= from) client.exec(`DROP TABLE ${table}`);
 }
 
 const HOME = {

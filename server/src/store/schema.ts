@@ -2,8 +2,8 @@
  * The tables: facts and the journal of their changes, records, series, files, and what may be worked out anew at any
  * time.
  */
-import type { ChangeList, EntryChange } from '@dulvan/core';
-import type { FileKind, HomeRecord, JournalEntry, Quantity, RecordKind } from '@dulvan/contract';
+import type { ChangeList, EntryChange, PlugTold } from '@dulvan/core';
+import type { FileKind, HomeRecord, JournalEntry, Plug, Quantity, RecordKind } from '@dulvan/contract';
 import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -139,6 +139,30 @@ export const devices = sqliteTable(
     battery: real(),
   },
   (table) => [uniqueIndex('devices_token').on(table.tokenHash), index('devices_home').on(table.homeId, table.madeAt)],
+);
+
+/** Timer plugs and what each told last. They stand in no bundle: a plug is armed where it is plugged in. */
+export const plugs = sqliteTable(
+  'plugs',
+  {
+    id: text().primaryKey(),
+    homeId: text().notNull(),
+    name: text().notNull(),
+    circuitId: text().notNull(),
+    address: text().notNull(),
+    armed: integer({ mode: 'boolean' }).notNull(),
+    madeAt: integer().notNull(),
+    triedAt: integer(),
+    toldAt: integer(),
+    told: text({ mode: 'json' }).$type<PlugTold>(),
+    sentAt: integer(),
+    trouble: text().$type<Plug['trouble'] & string>(),
+    reason: text(),
+  },
+  (table) => [
+    uniqueIndex('plugs_timer').on(table.homeId, table.circuitId),
+    uniqueIndex('plugs_address').on(table.address),
+  ],
 );
 
 /** Files by the SHA-256 of their content. */

@@ -8,8 +8,10 @@ import type {
   JournalEntry,
   KeptHome,
   NewDevice,
+  NewPlug,
   NewRecord,
   NewSeries,
+  Plug,
   PostedSamples,
   RecordQuery,
   Samples,
@@ -33,6 +35,7 @@ import { refuse } from './refused';
 import { remember, requestMade } from './requests';
 import { journal, journalChanges, requests } from './schema';
 import { addDevice, listDevices, removeDevice, takePosted } from './devices';
+import { addPlug, listPlugs, plugById, removePlug, updatePlug, type PlugNews } from './plugs';
 import { addSeries, allSamples, appendSamples, listSeries, samplesBetween, type Range } from './series';
 
 /** Keys of requests are remembered this long: a sender tries again within minutes. */
@@ -187,6 +190,30 @@ export class Store {
 
   takePosted(token: string, posted: PostedSamples): Promise<number> {
     return this.write((writer) => takePosted(writer, token, posted, this.now()));
+  }
+
+  plugs(homeId: string): Plug[] {
+    this.mustKeep(homeId);
+    return listPlugs(this.reader, homeId);
+  }
+
+  plug(homeId: string, id: string): Plug {
+    this.mustKeep(homeId);
+    return plugById(this.reader, homeId, id);
+  }
+
+  addPlug(homeId: string, given: NewPlug): Promise<Plug> {
+    const { facts } = this.home(homeId);
+    if (!facts.circuits.some(({ id }) => id === given.circuitId)) throw refuse(422, 'There is no such timer.');
+    return this.write((writer) => addPlug(writer, homeId, given, this.now()));
+  }
+
+  updatePlug(homeId: string, id: string, news: PlugNews): Promise<Plug> {
+    return this.write((writer) => updatePlug(writer, homeId, id, news));
+  }
+
+  removePlug(homeId: string, id: string): Promise<Plug> {
+    return this.write((writer) => removePlug(writer, homeId, id));
   }
 
   addFile(homeId: string, kind: FileKind, content: Uint8Array): Promise<StoredFile> {
