@@ -214,3 +214,19 @@ export const TIMER_WORDS = {
   off: 'off',
   dimmed: (share: number) => `, dimmed to ${share} %`,
 };
+
+export const PLUG_WORDS = {
+  silent: 'It does not answer: it may have no power, or another address.',
+  nonsense: 'What it answers makes no sense, so nothing is sent to it.',
+  refuses: (reason: string | null) => `It takes no programme${reason ? `. It says: “${reason}”` : '.'}`,
+  clock: (minutes: number, way: 'ahead' | 'behind') =>
+    `Its clock is ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} ${way}: ` +
+    `its lamps come on and go off that much too ${way === 'ahead' ? 'early' : 'late'}.`,
+  otherMonth: 'Its calendar stands in another month.',
+  otherProgramme: 'It keeps another programme than its timer here, all year.',
+  otherMonths: (months: string) => `It keeps another programme than its timer here in ${months}.`,
+  switched: (is: 'on' | 'off') =>
+    `It is ${is} though its own programme says ${is === 'on' ? 'off' : 'on'}: switched by hand, or stuck.`,
+  load: (watts: number, expectedW: number) =>
+    `It is on, but only ${watts} W flow where its lamps draw about ${expectedW} W: a lamp may be dead or unplugged.`,
+};

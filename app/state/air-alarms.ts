@@ -5,7 +5,8 @@
 import { sumsIn } from '@dulvan/contract';
 import { HOUR_MS, airAlarms, roomIdOfSpot, type AirAlarm, type HomeFacts, type MeasuredAir } from '@dulvan/core';
 import { useMemo } from 'react';
-import { listedLoggers, useFetched, type Logger } from './loggers';
+import { useFetched } from './fetched';
+import { listedLoggers, type Logger } from './loggers';
 import { ask } from './api';
 import { useNow } from './use-now';
 import { useVerdicts } from './verdicts';

@@ -3,7 +3,7 @@ import type { HomeFacts } from '@dulvan/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { timerWords } from '../../parts/timer-words';
-import { Button, RowLink } from '../../ui/button';
+import { Button, RowLink, TextLink } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading } from '../../ui/type';
 import { CIRCUIT_PARTS as WORDS } from './place-words';
@@ -27,6 +27,7 @@ export function CircuitParts({ facts, circuitId }: { readonly facts: HomeFacts; 
           {WORDS.setProgramme}
         </Button>
       ) : null}
+      {circuit ? <TextLink href="/plugs">{WORDS.itsPlug}</TextLink> : null}
       <Heading>{WORDS.itsLamps}</Heading>
       {lamps.length === 0 ? <Body>{WORDS.noLampYet}</Body> : null}
       {lamps.map((lamp) => {

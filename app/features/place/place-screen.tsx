@@ -95,6 +95,7 @@ function Circuits({ facts }: Given) {
         />
       ))}
       <TextLink href="/place/circuits/new">{WORDS.addCircuit}</TextLink>
+      <TextLink href="/plugs">{WORDS.plugs}</TextLink>
       {facts.supplies.map(({ id, name, limitW }) => (
         <RowLink
           key={id}

@@ -3,6 +3,7 @@
 export const CIRCUIT_PARTS = {
   itsProgramme: 'Its programme',
   setProgramme: 'Set it month by month',
+  itsPlug: 'A plug on your network that follows it',
   itsLamps: 'Lamps on this circuit',
   noLampYet: 'No lamp hangs on it yet: hang lamps over the tier of a stand.',
   watts: (powerW: number) => `${powerW} W`,
@@ -37,6 +38,7 @@ export const PLACE_SCREEN = {
   noWeatherFile: 'no weather file',
   lightMeasuredAndImported: 'Measured and imported',
   loggers: 'Loggers of warmth and humidity',
+  plugs: 'Timer plugs on your network',
   lightMeter: (readings: string) => `Light meter: ${readings}`,
   files: (weather: string, lampFiles: string) => `Weather file and lamp files: ${weather}, ${lampFiles}`,
   whatWasChanged: 'What was changed',

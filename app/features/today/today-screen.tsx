@@ -28,6 +28,7 @@ import { useIsWide } from '../../ui/use-ink';
 import { AirAlarms } from './air-alarms';
 import { FactorTally } from './factor-tally';
 import { OpenQuestions } from './open-questions';
+import { PlugAlarms } from './plug-alarms';
 import { HomeDrawing, type Standing } from './home-drawing';
 import { TodayPlan } from './today-plan';
 import { SunDayDrawing } from './sun-day-drawing';
@@ -68,6 +69,7 @@ export function TodayScreen() {
   const second = (
     <>
       <AirAlarms facts={facts} />
+      <PlugAlarms facts={facts} />
       <LampsTouched facts={facts} />
       <TodayPlan facts={facts} needy={cases.filter(({ urgency }) => urgency !== 'mild').length} />
       {answers ? <Cases facts={facts} cases={cases} answers={answers.plants} /> : null}

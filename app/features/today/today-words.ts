@@ -74,6 +74,11 @@ export const TODAY_SCREEN = {
     `${riseAndSet} · ${sun} of sun, ${twilight} with twilight`,
 };
 
+export const PLUG_ALARMS = {
+  title: 'Timer plugs that are not as they should be',
+  see: 'See the timer plugs',
+};
+
 export const AIR_ALARMS = {
   title: 'Air that harms plants now',
   whatItMeasured: (logger: string) => `What ${logger} measured`,

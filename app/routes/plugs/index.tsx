@@ -1,0 +1,1 @@
+export { PlugsScreen as default } from '../../features/plugs/plugs-screen';
