@@ -224,7 +224,7 @@ export const PLUG_WORDS = {
     `its lamps come on and go off that much too ${way === 'ahead' ? 'early' : 'late'}.`,
   otherMonth: 'Its calendar stands in another month.',
   otherProgramme: 'It keeps another programme than its timer here, all year.',
-  otherMonths: (months: string) => `It keeps another programme than its timer here in ${months}.`,
+  otherMonths: (when: string) => `It keeps another programme than its timer here ${when}.`,
   switched: (is: 'on' | 'off') =>
     `It is ${is} though its own programme says ${is === 'on' ? 'off' : 'on'}: switched by hand, or stuck.`,
   load: (watts: number, expectedW: number) =>

@@ -2,7 +2,7 @@
 import type { Plug } from '@dulvan/contract';
 import type { PlugFinding } from '@dulvan/core';
 import { PLUG_WORDS as WORDS } from './part-words';
-import { monthsWords } from './season-words';
+import { whenInWords } from './verdict-words';
 
 const findingWords = (finding: PlugFinding): string => {
   switch (finding.what) {
@@ -11,7 +11,7 @@ const findingWords = (finding: PlugFinding): string => {
         ? WORDS.otherMonth
         : WORDS.clock(Math.abs(finding.minutesAhead), finding.minutesAhead > 0 ? 'ahead' : 'behind');
     case 'programme':
-      return finding.months.length === 12 ? WORDS.otherProgramme : WORDS.otherMonths(monthsWords(finding.months));
+      return finding.months.length === 12 ? WORDS.otherProgramme : WORDS.otherMonths(whenInWords(finding.months));
     case 'switched':
       return WORDS.switched(finding.is);
     case 'load':

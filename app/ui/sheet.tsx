@@ -68,5 +68,5 @@ const styles = StyleSheet.create({
   title: { marginTop: SPACE.m, marginBottom: SPACE.s, marginHorizontal: SPACE.m },
   body: { paddingHorizontal: 0, marginBottom: 0, flexShrink: 1 },
   inside: { padding: SPACE.m, gap: SPACE.s },
-  actions: { padding: SPACE.s, flexWrap: 'wrap' },
+  actions: { padding: SPACE.s, gap: SPACE.s, flexWrap: 'wrap' },
 });

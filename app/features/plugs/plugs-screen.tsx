@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Failed } from '../../parts/pending';
 import { plugTroubles } from '../../parts/plug-words';
-import { programmeWords } from '../../parts/timer-words';
+import { programmeWords, timerWords } from '../../parts/timer-words';
 import { useFacts } from '../../state/home';
 import { armPlug, checkPlug, findingsOf, forgetPlug, usePlugs, type PlugRefusal } from '../../state/plugs';
 import { useNow } from '../../state/use-now';
@@ -75,7 +75,8 @@ function OnePlug({ facts, plug, onChanged }: PlugGiven) {
     <View role="group" aria-label={name} style={{ gap: SPACE.xs }}>
       <Rule />
       <Strong>{name}</Strong>
-      <Small>{[timer?.name ?? WORDS.timerGone, plug.address].join(' · ')}</Small>
+      <Small>{plug.address}</Small>
+      <Small>{timer ? WORDS.timerSays(timer.name, timerWords(timer)) : WORDS.timerGone}</Small>
       <Small>{told === null || toldAt === null ? WORDS.neverTold : WORDS.toldAgo(ago(toldAt), stateWords(told))}</Small>
       {told ? <Small>{WORDS.clockAndYear(clockOf(told.clock.minute), keptWords(told))}</Small> : null}
       {troubles.map((trouble) => (
