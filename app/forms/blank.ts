@@ -4,6 +4,7 @@ import {
   ALL_MONTHS,
   PALE_REVEAL,
   ASSUMED_CLIMATE,
+  PLAIN_STAND,
   PLAIN_TIMER,
   PLAIN_WOOD,
   type AirStatement,
@@ -109,7 +110,7 @@ function newStand(roomId: string): Stand {
     yM: 0.3,
     widthM: 1,
     depthM: 0.5,
-    reflectance: PLAIN_WOOD,
+    ...PLAIN_STAND,
   };
 }
 

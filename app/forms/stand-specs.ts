@@ -49,6 +49,22 @@ export const STAND_SPECS = {
         kind: 'percent',
         help: 'White 80, pale wood 50, dark wood 20.',
       },
+      {
+        field: 'traffic',
+        more: 'who passes',
+        label: 'People or animals brush past it',
+        kind: 'choice',
+        choices: () => words({ quiet: 'Hardly', busy: 'Often' }),
+        help: 'A plan keeps brittle plants off one that is often brushed past.',
+      },
+      {
+        field: 'wall',
+        more: 'wall behind',
+        label: 'Climbers may mark the wall behind it',
+        kind: 'choice',
+        choices: () => words({ any: 'Yes, or there is none', 'keep-clean': 'No, keep it clean' }),
+        help: 'Roots and suckers leave marks that do not come off.',
+      },
     ],
   },
   tiers: {
@@ -102,7 +118,12 @@ export const STAND_SPECS = {
         label: 'A plan may change',
         kind: 'choice',
         choices: () =>
-          words({ nothing: 'Nothing', hours: 'Its hours', 'hours-and-level': 'Its hours, and dim its lamps' }),
+          words({
+            nothing: 'Nothing',
+            hours: 'Its hours',
+            'hours-and-level': 'Its hours, and dim its lamps',
+            'hours-level-and-height': 'Hours, dimming, and how high its lamps hang',
+          }),
       },
       {
         field: 'limitW',

@@ -200,12 +200,15 @@ export const ALARM_WORDS = {
 export const PLAN_STEPS = {
   aPlant: 'a plant',
   aTimer: 'a timer',
+  aLamp: 'a lamp',
   carry: (plant: string, where: string) => `Carry ${plant} ${where}`,
   from: (place: string) => `from ${place}`,
   fromTable: 'from the table',
   to: (place: string) => `to ${place}`,
   toTable: 'to a table beside, for now',
   timer: (timer: string) => `Set ${timer}`,
+  hang: (lamp: string) => `Hang ${lamp}`,
+  above: (height: string) => `${height} above its board`,
   shade: (plant: string) => `Put a sheet of thin white paper before ${plant}`,
   unshade: (plant: string) => `Take the paper away from ${plant} for good`,
 };

@@ -3,7 +3,8 @@ import type { HomeFacts, PlanStep } from '@dulvan/core';
 import { format, parseISO } from 'date-fns';
 import { PLAN_STEPS as WORDS } from './part-words';
 import { programmeWords } from './timer-words';
-import { plantName, spotPlace } from './words';
+import type { Units } from '../state/settings';
+import { length, plantName, spotPlace } from './words';
 
 /** "Monday, 30 November". */
 export const dayWords = (day: string): string => format(parseISO(day), 'EEEE, d MMMM');
@@ -20,7 +21,7 @@ export interface StepLines {
   readonly to: string | null;
 }
 
-export function stepLines(facts: HomeFacts, step: PlanStep): StepLines {
+export function stepLines(facts: HomeFacts, step: PlanStep, units: Units): StepLines {
   const name = nameOf(facts, step.plantId);
   switch (step.kind) {
     case 'carry':
@@ -28,6 +29,11 @@ export function stepLines(facts: HomeFacts, step: PlanStep): StepLines {
     case 'timer': {
       const timer = facts.circuits.find(({ id }) => id === step.circuitId)?.name ?? WORDS.aTimer;
       return { what: WORDS.timer(timer), from: null, to: programmeWords(step.programme) };
+    }
+    case 'hang': {
+      const lamp = facts.lamps.find(({ id }) => id === step.lampId);
+      const height = step.aboveM === null ? '' : length(step.aboveM, units);
+      return { what: WORDS.hang(lamp?.name ?? WORDS.aLamp), from: null, to: WORDS.above(height) };
     }
     case 'shade':
       return { what: WORDS.shade(name), from: null, to: null };
@@ -49,8 +55,8 @@ const placeTo = (facts: HomeFacts, { spotId }: PlanStep): string =>
   spotId === null ? WORDS.toTable : WORDS.to(spotPlace(facts, spotId));
 
 /** A step in one line. */
-export function stepWords(facts: HomeFacts, step: PlanStep): string {
-  const { what, from, to } = stepLines(facts, step);
+export function stepWords(facts: HomeFacts, step: PlanStep, units: Units): string {
+  const { what, from, to } = stepLines(facts, step, units);
   if (step.kind === 'carry') return WORDS.carry(what, [from, to].filter(Boolean).join(', '));
   return to === null ? what : `${what}: ${to}`;
 }

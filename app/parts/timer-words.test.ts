@@ -1,4 +1,5 @@
 /** Timers and steps as one would say them. */
+import { useSettings } from '../state/settings';
 import { ALL_MONTHS, PLAIN_TIMER, type Circuit, type HomeFacts, type PlanStep } from '@dulvan/core';
 import { shownHome, sunPlant } from '../testing/shown-home';
 import { dayWords, stepLines, stepWords } from './plan-steps';
@@ -32,13 +33,14 @@ describe('a timer', () => {
 });
 
 describe('a step', () => {
+  const { units } = useSettings.getState();
   const step = (fields: Partial<PlanStep> & Pick<PlanStep, 'kind'>): PlanStep => ({
     ...{ id: 's', planId: 'x', order: 2, on: '2026-11-30', plantId: sunPlant.id, fromSpotId: null, spotId: null },
-    ...{ circuitId: null, programme: [], doneOn: null, ...fields },
+    ...{ circuitId: null, programme: [], lampId: null, aboveM: null, doneOn: null, ...fields },
   });
 
   it('of a carry says who, where from and where to', () => {
-    const words = stepWords(shownHome, step({ kind: 'carry', fromSpotId: sunPlant.spotId, spotId: 'bright' }));
+    const words = stepWords(shownHome, step({ kind: 'carry', fromSpotId: sunPlant.spotId, spotId: 'bright' }), units);
     expect(words).toMatch(/^Carry Sun plant from Top.*, to Bright/);
   });
 
@@ -46,25 +48,32 @@ describe('a step', () => {
     const there = step({ id: 'there', kind: 'carry', fromSpotId: sunPlant.spotId, order: 1 });
     const back = step({ kind: 'carry', spotId: 'bright' });
     const facts: HomeFacts = { ...shownHome, planSteps: [there, back] };
-    expect(stepLines(facts, there).to).toMatch(/table/);
-    expect(stepLines(facts, back).from).toMatch(/table/);
+    expect(stepLines(facts, there, units).to).toMatch(/table/);
+    expect(stepLines(facts, back, units).from).toMatch(/table/);
     // A plant that had no place before comes from nowhere.
-    expect(stepLines({ ...facts, planSteps: [back] }, back).from).toBeNull();
+    expect(stepLines({ ...facts, planSteps: [back] }, back, units).from).toBeNull();
   });
 
   it('of a timer says when it is to burn', () => {
     const programme = [{ months: [...ALL_MONTHS], spans: [{ onMinute: 360, offMinute: 1200 }], level: 1 }];
-    const words = stepWords(shownHome, step({ kind: 'timer', plantId: null, circuitId: 'c', programme }));
+    const words = stepWords(shownHome, step({ kind: 'timer', plantId: null, circuitId: 'c', programme }), units);
     expect(words).toMatch(/Timer.*: 6:00–20:00$/);
+  });
+
+  it('of a lamp that is hung anew says how high', () => {
+    const [lamp] = shownHome.lamps;
+    const words = stepWords(shownHome, step({ kind: 'hang', lampId: lamp!.id, aboveM: 0.35 }), units);
+    expect(words).toBe(`Hang ${lamp!.name}: 35 cm above its board`);
+    expect(stepWords(shownHome, step({ kind: 'hang', lampId: 'gone', aboveM: 0.35 }), units)).toContain('a lamp');
   });
 
   it('of paper before a plant names the plant', () => {
     for (const kind of ['shade', 'unshade'] as const)
-      expect(stepWords(shownHome, step({ kind }))).toContain('Sun plant');
+      expect(stepWords(shownHome, step({ kind }), units)).toContain('Sun plant');
   });
 
   it('whose plant is gone is told all the same', () => {
-    expect(stepWords(shownHome, step({ kind: 'shade', plantId: 'gone' }))).not.toContain('undefined');
+    expect(stepWords(shownHome, step({ kind: 'shade', plantId: 'gone' }), units)).not.toContain('undefined');
   });
 
   it('has its day in words', () => {

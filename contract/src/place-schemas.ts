@@ -11,6 +11,8 @@ import {
   OBSTRUCTION_KINDS,
   SCHOOLS,
   SHELL_KINDS,
+  STAND_TRAFFIC,
+  STAND_WALLS,
   type AirThing,
   type Block,
   type Doorway,
@@ -133,6 +135,8 @@ export const standSchema = z.strictObject({
   widthM: metres(0.05, 20),
   depthM: metres(0.05, 20),
   reflectance: share(0, 0.95),
+  traffic: z.enum(STAND_TRAFFIC),
+  wall: z.enum(STAND_WALLS),
 }) satisfies z.ZodType<Stand>;
 
 export const tierSchema = z.strictObject({

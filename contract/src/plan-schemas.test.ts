@@ -84,18 +84,23 @@ describe('electricity', () => {
 it('a year has one arrangement, two or four', () => {
   const settings = {
     ...{ id: 's', homeId: 'h', arrangements: 2, moves: 'few', years: 'poor', household: ['cats'], currency: 'kr' },
+    hardening: 'gentle',
   };
   expect(planSettingsSchema.safeParse(settings).success).toBe(true);
   expect(planSettingsSchema.safeParse({ ...settings, arrangements: 3 }).success).toBe(false);
+  expect(planSettingsSchema.safeParse({ ...settings, hardening: 'at-once' }).success).toBe(false);
   expect(planSettingsSchema.safeParse({ ...settings, household: ['cats', 'cats'] }).success).toBe(false);
 });
 
 it('a step is for a day that there is', () => {
   const step = {
     ...{ id: 's', planId: 'p', order: 0, on: '2026-11-30', kind: 'carry', plantId: 'q', fromSpotId: null },
-    ...{ spotId: 'r', circuitId: null, programme: [], doneOn: null },
+    ...{ spotId: 'r', circuitId: null, programme: [], lampId: null, aboveM: null, doneOn: null },
   };
   expect(planStepSchema.safeParse(step).success).toBe(true);
   expect(planStepSchema.safeParse({ ...step, on: '2026-02-30' }).success).toBe(false);
   expect(planStepSchema.safeParse({ ...step, kind: 'dance' }).success).toBe(false);
+  const hang = { ...step, kind: 'hang', plantId: null, spotId: null, lampId: 'l' };
+  expect(planStepSchema.safeParse({ ...hang, aboveM: 0.35 }).success).toBe(true);
+  expect(planStepSchema.safeParse({ ...hang, aboveM: 12 }).success).toBe(false);
 });

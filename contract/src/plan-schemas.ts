@@ -2,6 +2,7 @@
 import {
   ARRANGEMENTS,
   CARES,
+  HARDENING_PACES,
   HOUSEHOLD,
   MOVE_EFFORTS,
   PLANNED_YEARS,
@@ -16,7 +17,7 @@ import {
   type Wish,
 } from '@dulvan/core';
 import { z } from 'zod';
-import { id, isoDate, line, minuteOfDay, months, name, share, wholeWithin, within } from './fields';
+import { id, isoDate, line, metres, minuteOfDay, months, name, share, wholeWithin, within } from './fields';
 
 export const supplySchema = z.strictObject({
   id,
@@ -83,6 +84,7 @@ export const planSettingsSchema = z.strictObject({
     .max(HOUSEHOLD.length)
     .refine((list) => new Set(list).size === list.length, 'Each once.')
     .readonly(),
+  hardening: z.enum(HARDENING_PACES),
   currency: line(6),
 }) satisfies z.ZodType<PlanSettings>;
 
@@ -145,5 +147,7 @@ export const planStepSchema = z.strictObject({
   spotId: id.nullable(),
   circuitId: id.nullable(),
   programme: programmeSchema,
+  lampId: id.nullable(),
+  aboveM: metres(0.02, 8).nullable(),
   doneOn: isoDate.nullable(),
 }) satisfies z.ZodType<PlanStep>;

@@ -1,5 +1,5 @@
 /** A glazed cabinet in a drawn room, with boards, spots and perhaps a lamp of its own. */
-import type { Block, Lamp, Room, Stand, Window } from '../src/facts';
+import { PLAIN_STAND, type Block, type Lamp, type Room, type Stand, type Window } from '../src/facts';
 import type { Draw } from './draw';
 import { LAMP, type Furnished } from './random-furniture';
 
@@ -97,6 +97,7 @@ function furnished(draw: Draw, cabinet: Room): Cabinet {
     yM: 0.02,
     widthM: widthM - 0.04,
     depthM: depthM - 0.04,
+    ...PLAIN_STAND,
     reflectance: draw.between(0.1, 0.8),
   };
   const low = draw.between(0.05, 0.15);

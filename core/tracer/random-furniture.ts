@@ -1,5 +1,16 @@
 /** What stands and hangs in a drawn home: tables, shelves, sills, lamps, plants; and which places of it are free. */
-import type { Block, Lamp, Plant, Room, Side, Spot, Stand, Tier, Window } from '../src/facts';
+import {
+  PLAIN_STAND,
+  type Block,
+  type Lamp,
+  type Plant,
+  type Room,
+  type Side,
+  type Spot,
+  type Stand,
+  type Tier,
+  type Window,
+} from '../src/facts';
 import { smallHome } from '../src/home/small-home.fixture';
 import type { Draw } from './draw';
 import { openingFrame } from './scene-of-facts';
@@ -36,6 +47,7 @@ export function standsOf(draw: Draw, room: Room, roomId: string, count: number):
         : draw.between(0, room.depthM - depthM),
       widthM,
       depthM,
+      ...PLAIN_STAND,
       reflectance: draw.between(0.1, 0.8),
     });
     const lowest = draw.between(0.1, Math.min(0.8, room.heightM / 2));
@@ -81,6 +93,7 @@ export function sillOf(draw: Draw, room: Room, windows: readonly Window[]): Furn
     yM: alongX ? wall + beyond : window.offsetM,
     widthM: alongX ? along : across,
     depthM: alongX ? across : along,
+    ...PLAIN_STAND,
     reflectance: window.revealReflectance,
   };
   const [atAlong, atAcross] = [draw.between(0.1, along - 0.1), draw.between(0.03, across - 0.03)];

@@ -1,5 +1,6 @@
 import { BUNDLE_VERSION, bundlePaths, type HomeRecord, type NewSeries } from '@dulvan/contract';
 import fc from 'fast-check';
+import { planSettingsOf } from '@dulvan/core';
 import { buffer } from 'node:stream/consumers';
 import { smallHome } from '../../core/src/home/small-home.fixture';
 import { BundleRefused, readBundle, writeBundle, type BundlePart, type BundledEntry, type BundledHome } from './bundle';
@@ -195,6 +196,17 @@ describe('the bundle', () => {
     const { refused, read } = await saidLess({ ...facts, circuits }, 7);
     expect(refused).toMatch(/programme|supplies/);
     expect(read).toMatchObject({ facts: { circuits: smallHome.circuits, tariffs: [], wishes: [], planSteps: [] } });
+  });
+
+  it('of version 8 is read with quiet stands, plans at the usual pace; one of today must say both', async () => {
+    const settings = { ...planSettingsOf(smallHome), arrangements: 2 as const };
+    const stands = smallHome.stands.map(bare(/^(traffic|wall)$/));
+    const { refused, read } = await saidLess(
+      { ...smallHome, stands, planSettings: [bare(/^hardening$/)(settings)] },
+      8,
+    );
+    expect(refused).toMatch(/traffic|hardening/);
+    expect(read).toMatchObject({ facts: { stands: smallHome.stands, planSettings: [settings] } });
   });
 
   it('is refused when it is foreign, newer, or lacks its manifest', async () => {

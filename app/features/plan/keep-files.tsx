@@ -2,6 +2,7 @@
 import { homeAfter, openSteps, type HomeFacts } from '@dulvan/core';
 import { View } from 'react-native';
 import { stepWords } from '../../parts/plan-steps';
+import { useUnits } from '../../state/settings';
 import { useNow } from '../../state/use-now';
 import { dateAt } from '../../state/year';
 import { Button } from '../../ui/button';
@@ -13,7 +14,8 @@ import { KEEP as WORDS } from './plan-words';
 
 export function KeepFiles({ facts }: { readonly facts: HomeFacts }) {
   const on = dateAt(facts, useNow());
-  const steps = openSteps(facts).map((step) => ({ id: step.id, on: step.on, title: stepWords(facts, step) }));
+  const units = useUnits();
+  const steps = openSteps(facts).map((step) => ({ id: step.id, on: step.on, title: stepWords(facts, step, units) }));
   const { circuits } = homeAfter(facts, on);
   // What writes files is loaded when one is wanted.
   const save = async (kind: 'calendar' | 'steps' | 'timers') => {
@@ -25,7 +27,7 @@ export function KeepFiles({ facts }: { readonly facts: HomeFacts }) {
   };
   const print = async () => {
     const [{ planPaper }, { pdfOf }] = await Promise.all([import('./paper'), import('./print')]);
-    saveFile('plan.pdf', await pdfOf(planPaper(facts, on)), 'application/pdf');
+    saveFile('plan.pdf', await pdfOf(planPaper(facts, on, units)), 'application/pdf');
   };
   return (
     <View style={{ gap: SPACE.xs }}>

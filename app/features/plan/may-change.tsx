@@ -1,5 +1,12 @@
 /** What a plan may change: how often plants are carried, how readily, and what of each timer. */
-import { patch, type Arrangements, type HomeFacts, type MoveEffort, type TimerFreedom } from '@dulvan/core';
+import {
+  patch,
+  type Arrangements,
+  type HardeningPace,
+  type HomeFacts,
+  type MoveEffort,
+  type TimerFreedom,
+} from '@dulvan/core';
 import { View } from 'react-native';
 import { useHome } from '../../state/home';
 import { Choices } from '../../ui/choices';
@@ -30,6 +37,13 @@ export function MayChange({ facts }: { readonly facts: HomeFacts }) {
         value={settings.moves}
         onValue={(value) => set(WORDS.moves[value as MoveEffort], { moves: value as MoveEffort })}
         note={WORDS.movesNote}
+      />
+      <Question
+        label={WORDS.howFast}
+        choices={choicesOf(WORDS.hardening)}
+        value={settings.hardening}
+        onValue={(value) => set(WORDS.hardening[value as HardeningPace], { hardening: value as HardeningPace })}
+        note={WORDS.hardeningNote}
       />
       <Strong>{WORDS.whatTimers}</Strong>
       {facts.circuits.length === 0 ? <Small>{WORDS.noTimers}</Small> : null}

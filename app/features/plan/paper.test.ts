@@ -1,5 +1,6 @@
 /** The plan on paper: a page a stand, with a drawing, what is carried, and when its timers burn. */
 import { ALL_MONTHS, homeAfter, type HomeFacts, type PlanStep } from '@dulvan/core';
+import { useSettings } from '../../state/settings';
 import { shadePlant, shownHome, sunPlant } from '../../testing/shown-home';
 import { planPaper } from './paper';
 import { standDrawing } from './stand-drawing';
@@ -7,7 +8,7 @@ import { standDrawing } from './stand-drawing';
 const ON = '2026-11-30';
 const step = (fields: Partial<PlanStep> & Pick<PlanStep, 'id' | 'kind'>): PlanStep => ({
   ...{ planId: 'x', order: 0, on: ON, plantId: null, fromSpotId: null, spotId: null, circuitId: null },
-  ...{ programme: [], doneOn: null, ...fields },
+  ...{ programme: [], lampId: null, aboveM: null, doneOn: null, ...fields },
 });
 
 const carry = step({
@@ -29,7 +30,7 @@ function written(content: unknown): string[] {
 }
 
 const pagesOf = (facts: HomeFacts) => {
-  const { content } = planPaper(facts, ON);
+  const { content } = planPaper(facts, ON, useSettings.getState().units);
   return { lines: written(content), content: content as unknown as readonly { pageBreak?: string; svg?: string }[] };
 };
 
@@ -61,7 +62,7 @@ it('says so where no stand has a plant', () => {
 });
 
 it('says by which day it is, and the page', () => {
-  const { footer } = planPaper(planned, ON);
+  const { footer } = planPaper(planned, ON, useSettings.getState().units);
   if (typeof footer !== 'function') throw new Error('The footer counts pages.');
   expect(written(footer(2, 3, {} as never))).toEqual(['As of Monday, 30 November · page 2 of 3']);
 });

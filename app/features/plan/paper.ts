@@ -4,6 +4,7 @@ import type { Content, createPdf } from 'pdfmake';
 import { dayWords, stepWords } from '../../parts/plan-steps';
 import { timerWords } from '../../parts/timer-words';
 import { plantName } from '../../parts/words';
+import type { Units } from '../../state/settings';
 import { PAPER as WORDS } from './plan-words';
 import { standDrawing } from './stand-drawing';
 
@@ -29,7 +30,7 @@ function ofStand(then: HomeFacts, steps: readonly PlanStep[], stand: Stand): OfS
     steps: steps.filter(({ kind, spotId, fromSpotId, circuitId, plantId }) =>
       kind === 'carry'
         ? spotIds.has(spotId ?? '') || spotIds.has(fromSpotId ?? '')
-        : kind === 'timer'
+        : kind === 'timer' || kind === 'hang'
           ? lit.has(circuitId ?? '')
           : plantIds.has(plantId ?? ''),
     ),
@@ -38,12 +39,14 @@ function ofStand(then: HomeFacts, steps: readonly PlanStep[], stand: Stand): OfS
 
 const lined = { layout: 'lightHorizontalLines' } as const;
 
-function standPage(
-  facts: HomeFacts,
-  then: HomeFacts,
-  { stand, spotIds, timers, steps }: OfStand,
-  i: number,
-): Content[] {
+/** What is printed: the home as it is, and once its steps are done. */
+interface Printed {
+  readonly facts: HomeFacts;
+  readonly then: HomeFacts;
+  readonly units: Units;
+}
+
+function standPage({ facts, then, units }: Printed, { stand, spotIds, timers, steps }: OfStand, i: number): Content[] {
   const room = then.rooms.find(({ id }) => id === stand.roomId)?.name ?? '';
   const drawing = standDrawing(then, stand);
   const spots = then.spots.filter(({ id }) => spotIds.has(id));
@@ -68,7 +71,7 @@ function standPage(
     },
     ...section(
       WORDS.steps,
-      steps.map((step) => ({ columns: [box(), `${dayWords(step.on)}: ${stepWords(facts, step)}`] })),
+      steps.map((step) => ({ columns: [box(), `${dayWords(step.on)}: ${stepWords(facts, step, units)}`] })),
     ),
     ...section(
       WORDS.timers,
@@ -89,7 +92,7 @@ type Columns = Extract<Content, { readonly columns: unknown }>['columns'];
 type ContentSection = { readonly text: string } | { readonly columns: Columns };
 
 /** The whole as a document. @param on the day it is printed, YYYY-MM-DD */
-export function planPaper(facts: HomeFacts, on: string): PaperDocument {
+export function planPaper(facts: HomeFacts, on: string, units: Units): PaperDocument {
   const then = homeAfter(facts, on);
   const steps = openSteps(facts);
   const pages = facts.stands
@@ -110,7 +113,7 @@ export function planPaper(facts: HomeFacts, on: string): PaperDocument {
     content: [
       { text: WORDS.title(facts.home.name), style: 'small' },
       ...(pages.length === 0 ? [{ text: WORDS.nothing }] : []),
-      ...pages.flatMap((page, i) => standPage(facts, then, page, i)),
+      ...pages.flatMap((page, i) => standPage({ facts, then, units }, page, i)),
       { text: WORDS.caution, style: 'small', margin: [0, 16, 0, 0] },
     ],
     footer: (page, pages_) => ({

@@ -1,5 +1,8 @@
 /** What the plan's screens say, file by file. */
 
+const HANG_CAUTION =
+  'Switch off and let it cool before you hang a lamp anew. Use fixings that bear it, and keep its cable from any water.';
+
 export const PLAN_SCREEN = {
   title: 'A plan for the whole home',
   intro:
@@ -25,7 +28,15 @@ export const MAY_CHANGE = {
   moves: { few: 'Few moves', 'as-it-pays': 'Where it pays', many: 'Gladly' },
   movesNote: 'A plant of a metre or more counts for one and a half in any case.',
   whatTimers: 'What may be changed of each timer?',
-  freedoms: { nothing: 'Nothing', hours: 'Its hours', 'hours-and-level': 'Hours, and dimming' },
+  freedoms: {
+    nothing: 'Nothing',
+    hours: 'Its hours',
+    'hours-and-level': 'Hours, and dimming',
+    'hours-level-and-height': 'Hours, dimming, and how high its lamps hang',
+  },
+  howFast: 'How fast may plants get used to more light?',
+  hardening: { gentle: 'Gently', usual: 'As usual', brisk: 'Briskly' },
+  hardeningNote: 'Three weeks, two, or one for each doubling of the light; twice as long for new or weak plants.',
   noTimers: 'There is no timer yet.',
   changed: (what: string) => `Plan: ${what}`,
 };
@@ -154,8 +165,12 @@ export const REASONS = {
   better: (place: string, fit: string) =>
     `${place} would suit it better (${fit}), by less than carrying it there costs.`,
   stayBest: 'No other spot suits it better.',
-  here: (timer: string, hours: string, fit: string) =>
-    `Where it stands now, ${timer} at ${hours} a day would bring it to ${fit} at most.`,
+  here: (timer: string, how: string, fit: string) =>
+    `Where it stands now, ${timer} at ${how} would bring it to ${fit} at most.`,
+  hoursADay: (hours: string) => `${hours} a day`,
+  dimmed: (share: string) => `dimmed to ${share}`,
+  lower: (by: string) => `with its lamps ${by} lower`,
+  higher: (by: string) => `with its lamps ${by} higher`,
   workingOut: 'Working out the home as the plan has it …',
 };
 
@@ -166,6 +181,9 @@ export const TIMERS = {
   take: (timer: string) => `Set ${timer}`,
   stays: (timer: string) => `${timer} stays as it is`,
   energy: (before: string, after: string) => `${before} → ${after} kWh a year`,
+  hang: (lamp: string, now: string, then: string) => `${lamp}: hang it ${then} above its board (now ${now})`,
+  from: (when: string, what: string) => `${when}: ${what}`,
+  hangCaution: HANG_CAUTION,
   yearOf: (timer: string) => `Hours of ${timer} by month`,
 };
 
@@ -173,10 +191,18 @@ export const STILL = {
   heading: 'Still wrong by the plan',
   nothing: 'Every plant lives on or grows by this plan.',
   lamp: (dli: string, ppfd: string, hours: string) =>
-    `It lacks ${dli} a day: a lamp of ${ppfd} at its leaves for ${hours}.`,
+    `It lacks ${dli} mol a day: a lamp of ${ppfd} at its leaves for ${hours} a day.`,
   forLamp: (watts: number, kWh: number, cost: string) =>
     `For one spot of 30 cm that is about ${watts} W of LED: ${kWh} kWh a year${cost}.`,
   noLamp: 'More light alone would not mend it.',
+  mends: {
+    heat: 'It needs a cooler place in those months: another room, or outdoors in the shade.',
+    cold: 'It needs a warmer place at night.',
+    burn: 'It needs less of that light: more distance, dimming, or a net.',
+    rot: 'It needs drier air at night, or air that moves.',
+    drying: 'It needs moister air: a cabinet, or a humidifier near it.',
+    winter: 'It needs a cold rest in winter: an unheated room without frost.',
+  },
   giveAway: 'Or give it to someone with a better place for it.',
 };
 
@@ -216,6 +242,7 @@ export const WALK = {
   plant: 'Plant',
   accepted: (day: string, before: string, after: string) =>
     `Accepted on ${day}; electricity ${before} → ${after} kWh a year.`,
+  hangCaution: HANG_CAUTION,
   timerCaution:
     'Switch the timer off at the wall before you plug lamps over. Its rating, your local code and a licensed ' +
     'electrician come first.',
@@ -264,6 +291,8 @@ export const BOARD = {
     'too-wide': 'its pot is too wide there',
     'too-heavy': 'it is too heavy there',
     'in-reach': 'it would be within reach',
+    'brushed-past': 'it is brittle, and people brush past there',
+    'marks-wall': 'it climbs, and would mark the wall there',
   },
   cannot: (plant: string, place: string, why: string) => `${plant} at ${place}: not possible, ${why}.`,
   would: (plant: string, place: string, after: string, before: string) =>

@@ -86,7 +86,15 @@ it('names wishes that cannot be kept together', async () => {
 describe('the walk', () => {
   const step: PlanStep = {
     ...{ id: 's', planId: 'x', order: 0, on: '2026-01-01', kind: 'carry', plantId: sunPlant.id },
-    ...{ fromSpotId: sunPlant.spotId, spotId: 'bright', circuitId: null, programme: [], doneOn: null },
+    ...{
+      fromSpotId: sunPlant.spotId,
+      spotId: 'bright',
+      circuitId: null,
+      programme: [],
+      lampId: null,
+      aboveM: null,
+      doneOn: null,
+    },
   };
 
   it('carries the plant when a step is done, and marks the step with it', async () => {

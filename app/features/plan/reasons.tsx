@@ -1,9 +1,9 @@
 /** Why a plan has a plant where it has it: how it does here and there, and what else there would be. */
-import type { FoundPlan, HomeFacts, PlantProposal } from '@dulvan/core';
+import type { FoundPlan, HereAtBest, HomeFacts, PlantProposal } from '@dulvan/core';
 import { View } from 'react-native';
 import { verdictSentence } from '../../parts/verdict-words';
-import { fitShare, hours, plantName, spotPlace, troubleSentence } from '../../parts/words';
-import { useUnits } from '../../state/settings';
+import { fitShare, hours, length, plantName, spotPlace, troubleSentence } from '../../parts/words';
+import { useUnits, type Units } from '../../state/settings';
 import { usePlantAnswer } from '../../state/verdicts';
 import { SPACE } from '../../ui/theme';
 import { Small } from '../../ui/type';
@@ -29,10 +29,20 @@ export function Reasons({ facts, plan, proposal }: Given) {
       {there?.worst ? <Small>{WORDS.still(troubleSentence(there.worst, units))}</Small> : null}
       <Small>{elsewhereWords(facts, plan, proposal)}</Small>
       {here && moves ? (
-        <Small>{WORDS.here(circuitName(facts, here.circuitId), hours(here.hours), fitShare(here.score))}</Small>
+        <Small>{WORDS.here(circuitName(facts, here.circuitId), hereWords(here, units), fitShare(here.score))}</Small>
       ) : null}
     </View>
   );
+}
+
+/** "12 h a day, dimmed to 50 %, with its lamps 10 cm lower". */
+function hereWords({ hours: ofDay, level, raiseM }: HereAtBest, units: Units): string {
+  const hung = raiseM < 0 ? WORDS.lower : WORDS.higher;
+  return [
+    WORDS.hoursADay(hours(ofDay)),
+    ...(level < 1 ? [WORDS.dimmed(fitShare(level))] : []),
+    ...(raiseM === 0 ? [] : [hung(length(Math.abs(raiseM), units))]),
+  ].join(', ');
 }
 
 /** A spot is better from so much on. */

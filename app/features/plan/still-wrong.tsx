@@ -3,6 +3,7 @@ import {
   DYING_CLASSES,
   lifeClass,
   planSettingsOf,
+  type Decisive,
   type FoundPlan,
   type HomeFacts,
   type PlantProposal,
@@ -10,7 +11,7 @@ import {
 } from '@dulvan/core';
 import { View } from 'react-native';
 import { verdictSentence } from '../../parts/verdict-words';
-import { brightness, hours, mol, plantName, spotPlace } from '../../parts/words';
+import { brightness, mol, plantName, spotPlace, troubleSentence } from '../../parts/words';
 import { useUnits } from '../../state/settings';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
@@ -44,11 +45,26 @@ function OneWrong({ facts, proposal }: { readonly facts: HomeFacts; readonly pro
       {there ? (
         <>
           <Small>{`${verdictSentence(there.verdict)}.`}</Small>
-          {there.lacks ? <Lamp facts={facts} lacks={there.lacks} /> : <Small>{WORDS.noLamp}</Small>}
+          <Mend facts={facts} there={there} />
           <Small>{WORDS.giveAway}</Small>
         </>
       ) : null}
     </View>
+  );
+}
+
+/** What would help against what decides it: a lamp helps no plant that suffers from heat. */
+function Mend({ facts, there }: { readonly facts: HomeFacts; readonly there: ThereFit }) {
+  const units = useUnits();
+  const { worst, lacks, verdict } = there;
+  const mends: Readonly<Partial<Record<Decisive, string>>> = WORDS.mends;
+  const mend = mends[verdict.decidedBy];
+  if (!mend) return lacks ? <Lamp facts={facts} lacks={lacks} /> : <Small>{WORDS.noLamp}</Small>;
+  return (
+    <>
+      {worst ? <Small>{troubleSentence(worst, units)}</Small> : null}
+      <Small>{mend}</Small>
+    </>
   );
 }
 
@@ -58,7 +74,7 @@ function Lamp({ facts, lacks }: { readonly facts: HomeFacts; readonly lacks: Non
   const cost = costYear === null ? '' : `, ${money(costYear, planSettingsOf(facts).currency)}`;
   return (
     <>
-      <Small>{WORDS.lamp(mol(dli), brightness(ppfd, units), hours(lacks.hours))}</Small>
+      <Small>{WORDS.lamp(mol(dli), brightness(ppfd, units), `${lacks.hours} h`)}</Small>
       <Small>{WORDS.forLamp(watts, Math.round(kWhYear), cost)}</Small>
     </>
   );

@@ -1,9 +1,19 @@
 /** How a plan has timers run: by month as a strip and in words, with their electricity; each can be left out. */
-import { burningIn, hoursOf, type Circuit, type FoundPlan, type HomeFacts, type TimerProposal } from '@dulvan/core';
+import {
+  burningIn,
+  hoursOf,
+  type Circuit,
+  type FoundPlan,
+  type HomeFacts,
+  type HungLamp,
+  type TimerProposal,
+} from '@dulvan/core';
 import { View } from 'react-native';
 import { Checkbox } from 'react-native-paper';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
 import { programmeWords, timerWords } from '../../parts/timer-words';
+import { length, monthsInWords } from '../../parts/words';
+import { useUnits } from '../../state/settings';
 import { Fitted } from '../../ui/fitted';
 import { MONTH_NAMES } from '../../ui/months';
 import { FONT, SPACE, TOUCH } from '../../ui/theme';
@@ -27,7 +37,7 @@ export function Timers({ facts, plan, chosen }: Given) {
       <Heading>{WORDS.heading}</Heading>
       {changed.length === 0 ? <Body>{WORDS.none}</Body> : <Small>{WORDS.legend}</Small>}
       {changed.map((timer) => (
-        <Timer key={timer.circuitId} facts={facts} chosen={chosen} timer={timer} />
+        <Timer key={timer.circuitId} facts={facts} chosen={chosen} timer={timer} seasons={plan.seasons} />
       ))}
       {same.map(({ circuitId }) => (
         <Small key={circuitId}>{WORDS.stays(circuitName(facts, circuitId))}</Small>
@@ -36,7 +46,34 @@ export function Timers({ facts, plan, chosen }: Given) {
   );
 }
 
-function Timer({ facts, chosen, timer }: Omit<Given, 'plan'> & { readonly timer: TimerProposal }) {
+interface TimerGiven extends Omit<Given, 'plan'> {
+  readonly timer: TimerProposal;
+  readonly seasons: FoundPlan['seasons'];
+}
+
+/** Lamps that hang anew, from which season on. */
+function HungLamps({ facts, timer: { hung }, seasons }: Omit<TimerGiven, 'chosen'>) {
+  const units = useUnits();
+  if (hung.every((lamps) => lamps.length === 0)) return null;
+  const words = ({ lampId, aboveM }: HungLamp) => {
+    const lamp = facts.lamps.find(({ id }) => id === lampId)!;
+    return WORDS.hang(lamp.name, length(lamp.aboveM, units), length(aboveM, units));
+  };
+  return (
+    <>
+      {hung.flatMap((lamps, season) =>
+        lamps.map((lamp) => (
+          <Body key={`${season} ${lamp.lampId}`}>
+            {season === 0 ? words(lamp) : WORDS.from(monthsInWords(seasons[season]!), words(lamp))}
+          </Body>
+        )),
+      )}
+      <Small>{WORDS.hangCaution}</Small>
+    </>
+  );
+}
+
+function Timer({ facts, chosen, timer, seasons }: TimerGiven) {
   const { circuitId, programme, kWhBefore, kWhAfter } = timer;
   const circuit = facts.circuits.find(({ id }) => id === circuitId)!;
   return (
@@ -52,6 +89,7 @@ function Timer({ facts, chosen, timer }: Omit<Given, 'plan'> & { readonly timer:
         <Strong>{circuit.name}</Strong>
         <Small>{timerWords(circuit)}</Small>
         <Body>{`→ ${programmeWords(programme)}`}</Body>
+        <HungLamps facts={facts} timer={timer} seasons={seasons} />
         <YearStrip circuit={circuit} planned={{ ...circuit, programme }} />
         <Small>{WORDS.energy(String(Math.round(kWhBefore)), String(Math.round(kWhAfter)))}</Small>
       </View>

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { dayWords, stepLines, stepWords } from '../../parts/plan-steps';
 import { fitShare, plantName } from '../../parts/words';
 import { useFacts, useHome } from '../../state/home';
+import { useUnits } from '../../state/settings';
 import { useNow } from '../../state/use-now';
 import { useVerdicts } from '../../state/verdicts';
 import { dateAt } from '../../state/year';
@@ -62,6 +63,7 @@ function Day({ facts, day, steps }: DayGiven) {
         <Step key={step.id} facts={facts} step={step} />
       ))}
       {steps.some(({ kind }) => kind === 'timer') ? <Small>{WORDS.timerCaution}</Small> : null}
+      {steps.some(({ kind }) => kind === 'hang') ? <Small>{WORDS.hangCaution}</Small> : null}
     </View>
   );
 }
@@ -69,8 +71,9 @@ function Day({ facts, day, steps }: DayGiven) {
 function Step({ facts, step }: Given & { readonly step: PlanStep }) {
   const change = useHome((state) => state.change);
   const today = dateAt(facts, useNow());
-  const words = stepWords(facts, step);
-  const lines = stepLines(facts, step);
+  const units = useUnits();
+  const words = stepWords(facts, step, units);
+  const lines = stepLines(facts, step, units);
   return (
     <View style={{ gap: SPACE.xs }}>
       <View style={{ flexDirection: 'row', gap: SPACE.s, alignItems: 'center' }}>

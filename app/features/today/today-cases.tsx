@@ -180,11 +180,13 @@ function useIsPlanned(facts: HomeFacts): boolean {
 function WhatHelps({ facts, item, asked }: NeedyGiven) {
   const { plant, answer } = item;
   const { plan } = usePlan();
+  const units = useUnits();
   if (!useIsPlanned(facts))
     return <MendList facts={facts} plant={plant} answer={answer} asked={asked} how="in-short" />;
   const steps = openSteps(facts);
   const own = steps.filter(({ plantId, kind }) => plantId === plant.id && kind === 'carry');
-  if (own.length > 0) return <Body>{WORDS.byYourPlan(own.map((step) => stepWords(facts, step)).join('; '))}</Body>;
+  if (own.length > 0)
+    return <Body>{WORDS.byYourPlan(own.map((step) => stepWords(facts, step, units)).join('; '))}</Body>;
   if (steps.length > 0) return <Small>{WORDS.planLeavesIt}</Small>;
   const proposal = plan?.state === 'found' ? plan.plants.find(({ plantId }) => plantId === plant.id) : undefined;
   const spotId = proposal?.spotIds[0];

@@ -17,7 +17,7 @@ export interface TimerMonths {
 }
 
 /** What a plan may change of a timer. */
-export const TIMER_FREEDOMS = ['nothing', 'hours', 'hours-and-level'] as const;
+export const TIMER_FREEDOMS = ['nothing', 'hours', 'hours-and-level', 'hours-level-and-height'] as const;
 export type TimerFreedom = (typeof TIMER_FREEDOMS)[number];
 
 /** Lamps on one timer. */

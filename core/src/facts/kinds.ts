@@ -105,6 +105,7 @@ export const KINDS: { readonly [L in FactList]: Kind<L> } = {
       // It tells where a plant was, whatever has been taken out since.
       pointsAt('fromSpotId', 'spots', 'stays'),
       pointsAt('circuitId', 'circuits', 'goes-too'),
+      pointsAt('lampId', 'lamps', 'goes-too'),
     ],
     limit: 20_000,
   },

@@ -13,6 +13,10 @@ export type MoveEffort = (typeof MOVE_EFFORTS)[number];
 export const PLANNED_YEARS = ['usual', 'poor'] as const;
 export type PlannedYears = (typeof PLANNED_YEARS)[number];
 
+/** How fast plants get used to more light: how long each doubling of it takes. */
+export const HARDENING_PACES = ['gentle', 'usual', 'brisk'] as const;
+export type HardeningPace = (typeof HARDENING_PACES)[number];
+
 /** Who may get at plants. */
 export const HOUSEHOLD = ['children', 'cats', 'dogs', 'birds', 'small-mammals'] as const;
 export type HouseholdMember = (typeof HOUSEHOLD)[number];
@@ -25,6 +29,7 @@ export interface PlanSettings {
   readonly moves: MoveEffort;
   readonly years: PlannedYears;
   readonly household: readonly HouseholdMember[];
+  readonly hardening: HardeningPace;
   /** As it is written after a price. */
   readonly currency: string;
 }
@@ -72,7 +77,7 @@ export interface AcceptedPlan {
   readonly kWhAfter: number;
 }
 
-export const STEP_KINDS = ['carry', 'timer', 'shade', 'unshade'] as const;
+export const STEP_KINDS = ['carry', 'timer', 'hang', 'shade', 'unshade'] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
 /** One thing to do. */
@@ -91,6 +96,9 @@ export interface PlanStep {
   /** Of a timer: what it is set to. */
   readonly circuitId: string | null;
   readonly programme: readonly TimerMonths[];
+  /** Of a lamp: how high it hangs from then on, m above its tier's board. */
+  readonly lampId: string | null;
+  readonly aboveM: number | null;
   /** The day it was done, YYYY-MM-DD; null while it is open. */
   readonly doneOn: string | null;
 }

@@ -28,6 +28,7 @@ export const TRAITS = [
   'mounted',
   'juvenile-leaf',
   'mature-climbing',
+  'brittle',
 ] as const;
 export type Trait = (typeof TRAITS)[number];
 

@@ -1,6 +1,18 @@
 /** What holds plants in a room. */
+import { PLAIN_WOOD } from './brightness';
 
 export type StandKind = 'sill' | 'shelf' | 'table' | 'trolley' | 'floor' | 'rail' | 'board';
+
+/** Whether people or animals brush past it. */
+export const STAND_TRAFFIC = ['quiet', 'busy'] as const;
+export type StandTraffic = (typeof STAND_TRAFFIC)[number];
+
+/** Whether the wall behind it may be climbed, which marks it for good. */
+export const STAND_WALLS = ['any', 'keep-clean'] as const;
+export type StandWall = (typeof STAND_WALLS)[number];
+
+/** A stand of which nothing was said. */
+export const PLAIN_STAND = { reflectance: PLAIN_WOOD, traffic: 'quiet', wall: 'any' } as const;
 
 /** What holds plants: a rectangle on the plan with one tier or more. */
 export interface Stand {
@@ -16,4 +28,6 @@ export interface Stand {
   readonly depthM: number;
   /** Share of light that its boards throw back. */
   readonly reflectance: number;
+  readonly traffic: StandTraffic;
+  readonly wall: StandWall;
 }

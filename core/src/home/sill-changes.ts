@@ -1,6 +1,6 @@
 /** Setting a sill into the opening of a window: what of the home changes by it. */
 import {
-  PLAIN_WOOD,
+  PLAIN_STAND,
   patch,
   put,
   type Change,
@@ -93,7 +93,7 @@ export function sillUnder(facts: HomeFacts, window: Window, newId: () => string)
     name: `${window.name} sill`,
     kind: 'sill',
     ...there,
-    reflectance: PLAIN_WOOD,
+    ...PLAIN_STAND,
   };
   const tier: Tier = { id: newId(), standId: stand.id, heightM: window.sillM, board: 'solid' };
   const isAlongX = window.side === 'a' || window.side === 'c';

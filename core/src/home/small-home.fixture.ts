@@ -1,6 +1,6 @@
 /** A small home for tests: one room with a south window, a shelf with a lamp, a sill, two plants, a cabinet. */
 import type { Taxon } from '../taxon';
-import { NOTHING_PLANNED, PLAIN_TIMER, type HomeFacts } from '../facts';
+import { NOTHING_PLANNED, PLAIN_STAND, PLAIN_TIMER, type HomeFacts } from '../facts';
 import type { Knowledge } from './knowledge';
 
 const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
@@ -89,8 +89,30 @@ export const smallHome: HomeFacts = {
     },
   ],
   stands: [
-    { id: 'sill', roomId: 'r', name: 'Sill', kind: 'sill', xM: 1, yM: 0, widthM: 2, depthM: 0.3, reflectance: 0.4 },
-    { id: 'shelf', roomId: 'r', name: 'Shelf', kind: 'shelf', xM: 0, yM: 3, widthM: 1, depthM: 0.4, reflectance: 0.4 },
+    {
+      id: 'sill',
+      roomId: 'r',
+      name: 'Sill',
+      kind: 'sill',
+      xM: 1,
+      yM: 0,
+      widthM: 2,
+      depthM: 0.3,
+      ...PLAIN_STAND,
+      reflectance: 0.4,
+    },
+    {
+      id: 'shelf',
+      roomId: 'r',
+      name: 'Shelf',
+      kind: 'shelf',
+      xM: 0,
+      yM: 3,
+      widthM: 1,
+      depthM: 0.4,
+      ...PLAIN_STAND,
+      reflectance: 0.4,
+    },
     {
       id: 'in-box',
       roomId: 'box',
@@ -100,6 +122,7 @@ export const smallHome: HomeFacts = {
       yM: 0,
       widthM: 0.6,
       depthM: 0.4,
+      ...PLAIN_STAND,
       reflectance: 0.4,
     },
   ],

@@ -1,5 +1,5 @@
 /** What a plant is used to, by where it stood before; and the steps in which it gets used to more. */
-import type { Plant } from '../facts';
+import type { HardeningPace, Plant } from '../facts';
 import type { Condition } from '../fit';
 import { HARDENS_IN_WEEKS, weeksSince, type Target } from '../plant';
 
@@ -33,8 +33,8 @@ export function usedToBefore(
   return changed > 0 ? used : targets;
 }
 
-/** Each step of twice the light takes so long. */
-const WEEKS_A_STEP = 2;
+/** Each step of twice the light takes so long, weeks, as its grower chose. */
+const WEEKS_A_STEP: Readonly<Record<HardeningPace, number>> = { gentle: 3, usual: 2, brisk: 1 };
 /** In the dark months of each half of the world daylight is too weak to burn: a plant may be moved at once. */
 const DARK_MONTHS: ReadonlySet<number> = new Set([10, 11, 12, 1, 2]);
 
@@ -44,21 +44,34 @@ export interface LightSteps {
   readonly weeks: number;
 }
 
+/** A plant that gets used to more light. */
+export interface Hardening {
+  /** Mol a day that it lives on: what is below starves it, and no leaf needs getting used to so little. */
+  readonly survivesMol: number;
+  readonly pace: HardeningPace;
+  /** The month that is on, on the northern calendar. */
+  readonly seasonMonth: number;
+}
+
 /**
  * The steps in which a plant gets used to a new light, each at most twice the light before; null where it can go at once.
- * @param seasonMonth the month that is on, on the northern calendar
+ * A starved plant has the light it lives on at once: to wait in the dark would harm it more.
  */
 export function stepsInto(
   now: Pick<Condition, 'dli' | 'shares'>,
   then: Pick<Condition, 'dli' | 'shares'>,
-  seasonMonth: number,
+  { survivesMol, pace, seasonMonth }: Hardening,
 ): LightSteps | null {
-  const times = then.dli / Math.max(now.dli, 0.01);
-  if (times <= JUMP) return null;
-  const lampRise = lampDli(then) / Math.max(now.dli, 0.01);
-  if (DARK_MONTHS.has(seasonMonth) && lampRise <= JUMP) return null;
-  return { times, weeks: WEEKS_A_STEP * Math.ceil(Math.log2(times) - 1e-9) };
+  const usedTo = Math.max(now.dli, survivesMol, LEAST_MOL);
+  const rise = then.dli / usedTo;
+  if (rise <= JUMP) return null;
+  if (DARK_MONTHS.has(seasonMonth) && lampDli(then) / usedTo <= JUMP) return null;
+  const times = then.dli / Math.max(now.dli, LEAST_MOL);
+  return { times, weeks: WEEKS_A_STEP[pace] * Math.ceil(Math.log2(rise) - 1e-9) };
 }
+
+/** Less than this is dark, mol a day. */
+const LEAST_MOL = 0.01;
 
 const lampDli = ({ shares }: Pick<Condition, 'shares'>): number =>
   Object.values(shares.lamps).reduce((sum, dli) => sum + dli, 0);

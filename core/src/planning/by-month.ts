@@ -19,7 +19,7 @@ const MOST_SWEEPS = 4;
 const WORTH_MORE = 1e-4;
 
 /** Setting a timer anew is a walk to it, and a year of many settings is hard to keep in mind: judgement. */
-const TURNING_COST = 0.01;
+const TURNING_COST = 0.02;
 
 /** How often in a year a timer is set anew. */
 const turnings = (year: readonly number[]): number =>
@@ -70,7 +70,10 @@ export function setMonthByMonth(
     };
     const before = years[menu]![month0]!;
     let best = { way: before, worth: worthOf(before) };
-    menus[menu]!.ways.forEach((_, way) => {
+    const { ways } = menus[menu]!;
+    ways.forEach(({ raiseM }, way) => {
+      // A lamp is not hung anew from month to month.
+      if (raiseM !== ways[before]!.raiseM) return;
       const worth = way === before ? best.worth : worthOf(way);
       if (worth > best.worth + WORTH_MORE) best = { way, worth };
     });

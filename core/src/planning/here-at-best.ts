@@ -17,5 +17,6 @@ export function hereAtBest(desk: Desk, p: number): PlantProposal['here'] {
   const stride = others.reduce((product, count) => product * count, 1);
   const scores = menu.ways.map((_, way) => scoreThrough(layout, wanting[p]!, light.years[way * stride]!, asked.month));
   const best = scores.indexOf(Math.max(...scores));
-  return { circuitId: menu.circuit.id, hours: hoursOf(menu.ways[best]!.spans), score: scores[best]! };
+  const { spans, level, raiseM } = menu.ways[best]!;
+  return { circuitId: menu.circuit.id, hours: hoursOf(spans), level, raiseM, score: scores[best]! };
 }

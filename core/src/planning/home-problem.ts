@@ -5,7 +5,8 @@ import { energyOfWay, homeEnergy, wattsByCircuit, yearEnergy } from '../lamp';
 import { lightStates, worthAt, type PlanProblem, type PlanWish } from '../plan';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
-import type { SpotLight } from './light-under';
+import { HeightUnder } from './hanging';
+import { combinations, type SpotLight } from './light-under';
 import { potWeightG, potWidthCm, spotWidthCm, spreadCm } from './pot-size';
 import { refusalTable, type RefusalTable } from './refusals';
 import type { TimerMenu } from './timer-menu';
@@ -187,6 +188,31 @@ function numberOf(targets: Wanting['targets']): number {
   return number;
 }
 
+/** A plant that would stand into a lamp hung lower is worth so little that no plan has it there. */
+const IN_THE_LAMP = -2;
+
+/** The light states of a spot under which lamps hang too low for a plant; one that stands there already is no better off. */
+function tooTallUnder({ facts, menus, plants, spots }: Layout, lights: readonly SpotLight[]) {
+  const under = new HeightUnder(
+    facts,
+    spots.map(({ spot }) => spot.id),
+    menus,
+  );
+  return (plant: number, spot: number): number[] => {
+    const tallM = (plants[plant]!.heightCm ?? 0) / 100;
+    const { timers } = lights[spot]!;
+    if (timers.every((menu) => menus[menu]!.ways.every(({ raiseM }) => raiseM >= 0))) return [];
+    const settings = combinations(timers.map((menu) => menus[menu]!.years.length));
+    return settings.flatMap((chosen, state) => {
+      const free = timers.map((menu, i) => {
+        const { ways, years } = menus[menu]!;
+        return under.over(spot, menu, ways[years[chosen[i]!]![0]!]!.raiseM);
+      });
+      return tallM > Math.min(...free) ? [state] : [];
+    });
+  };
+}
+
 /** The problem that a plan solves. */
 export function problemOfHome(
   layout: Layout,
@@ -210,17 +236,18 @@ export function problemOfHome(
   }));
   const states = lightStates({ spots: problemSpotsList, circuits });
   const worth = new Float64Array(seasons.length * plants.length * states.all);
+  const tooTall = tooTallUnder(layout, lights);
   plants.forEach((_, plant) =>
     spots.forEach((_spot, spot) => {
       if (refusals.why[plant * spots.length + spot]! >= 0) return;
       const own = table.of(wanting[plant]!, lightOf(plant, spot));
       const count = states.count[spot]!;
-      seasons.forEach((_months, season) =>
-        worth.set(
-          own.subarray(season * count, (season + 1) * count),
-          worthAt({ plants: problemPlants }, states, { season, plant, spot }),
-        ),
-      );
+      const lowered = tooTall(plant, spot);
+      seasons.forEach((_months, season) => {
+        const at = worthAt({ plants: problemPlants }, states, { season, plant, spot });
+        worth.set(own.subarray(season * count, (season + 1) * count), at);
+        for (const state of lowered) worth[at + state] = IN_THE_LAMP;
+      });
     }),
   );
   return {

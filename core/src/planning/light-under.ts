@@ -2,11 +2,11 @@
 import { patch, applied, type HomeFacts } from '../facts';
 import type { Condition } from '../fit';
 import { leafPlaceOf, sceneOf, topPlaceOf, type HomeEngine, type Steps } from '../home';
-import type { Burning } from '../lamp';
 import { DAY_THRESHOLD_PPFD } from '../light';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
-import type { TimerMenu, TimerYear } from './timer-menu';
+import { hangingChanges } from './hanging';
+import type { TimerMenu, TimerWay, TimerYear } from './timer-menu';
 
 /** A spot's months under each way of its timers, the first timer's slowest. */
 export interface SpotLight {
@@ -56,11 +56,13 @@ export function timersOfSpots(
 function burning(
   facts: HomeFacts,
   menus: readonly TimerMenu[],
-  ways: readonly (readonly [menu: number, way: Burning])[],
+  ways: readonly (readonly [menu: number, way: TimerWay])[],
 ) {
-  const changes = ways.map(([menu, { spans, level }]) =>
-    patch('circuits', menus[menu]!.circuit.id, { programme: [{ months: ALL_MONTHS, spans, level }] }),
-  );
+  const changes = ways.flatMap(([menu, { spans, level, raiseM }]) => {
+    const { circuit } = menus[menu]!;
+    const programme = [{ months: ALL_MONTHS, spans, level }];
+    return [patch('circuits', circuit.id, { programme }), ...hangingChanges(facts, circuit, raiseM)];
+  });
   return applied(facts, changes)!;
 }
 

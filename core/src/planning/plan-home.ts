@@ -11,6 +11,7 @@ import { setMonthByMonth } from './by-month';
 import { atCheapHours } from './cheap-hours';
 import { lightOf, worthTogether, type Desk, type PlanAsked, type PlanGround } from './desk';
 import { lightAtHeights } from './heights';
+import { raisesOf } from './hanging';
 import { energyWorth, layoutOf, wantingOf, type Layout } from './home-problem';
 import { lightUnder, timersOfSpots } from './light-under';
 import { plannedHome, scoreThrough, timerYears } from './planned-home';
@@ -29,7 +30,7 @@ export function* planHome(engine: HomeEngine, facts: HomeFacts, asked: PlanAsked
   const plants = facts.plants.filter(({ id }) => isKnown(id));
   const spots = placedSpots(facts);
   if (plants.length === 0 || spots.length === 0) return { state: 'nothing' };
-  const menus = facts.circuits.map((circuit) => timerMenu(circuit, facts.home.latitude));
+  const menus = facts.circuits.map((circuit) => timerMenu(circuit, facts.home.latitude, raisesOf(facts, circuit)));
   const layout = layoutOf(engine, facts, { settings, plants, spots, menus, month: asked.month });
   const wanting = wantingOf(layout, ground.standing);
   const timers = timersOfSpots(engine, facts, { year: asked.year, spots, menus });

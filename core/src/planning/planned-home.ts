@@ -4,7 +4,8 @@ import { verdictScore, type Condition } from '../fit';
 import type { HomeEngine } from '../home';
 import { carried } from '../match';
 import type { Plan } from '../plan';
-import { programmeOf } from './timer-menu';
+import { hangingChanges } from './hanging';
+import { burnsAsNow, programmeOf } from './timer-menu';
 import type { Layout } from './home-problem';
 import { judgedBy, type Wanting } from './worth';
 
@@ -23,25 +24,34 @@ export function timerYears(
 }
 
 /** What sets a home's timers to years of their menus; timers that stay as they are are left alone. */
-export const timerChanges = ({ menus }: Pick<Layout, 'menus'>, years: readonly (readonly number[])[]): Change[] =>
+const timerChanges = ({ menus }: Layout, years: readonly (readonly number[])[]): Change[] =>
   menus.flatMap((menu, c) =>
-    `${menu.years[0]!}` === `${years[c]!}`
+    burnsAsNow(menu, years[c]!)
       ? []
       : [patch('circuits', menu.circuit.id, { programme: programmeOf(menu, years[c]!) })],
   );
 
-/** A home with its plants where a season has them, and its timers set. @param on YYYY-MM-DD */
+/** By menu and season: by how much higher than now its lamps hang, m. */
+export const raisesBySeason = (
+  { menus, seasons }: Pick<Layout, 'menus' | 'seasons'>,
+  years: readonly (readonly number[])[],
+): number[][] => menus.map(({ ways }, c) => seasons.map((months) => ways[years[c]![months[0]! - 1]!]!.raiseM));
+
+/** A home with its plants where a season has them, its timers set and its lamps hung. @param on YYYY-MM-DD */
 export function homeInSeason(
-  { facts, plants, spots, menus }: Layout,
-  at: readonly number[],
+  layout: Layout,
+  { at, season }: { readonly at: readonly number[]; readonly season: number },
   years: readonly (readonly number[])[],
   on: string,
 ): HomeFacts {
+  const { facts, plants, spots, menus } = layout;
+  const raises = raisesBySeason(layout, years);
+  const hung = menus.flatMap(({ circuit }, c) => hangingChanges(facts, circuit, raises[c]![season]!));
   const moves = plants.flatMap((plant, p) => {
     const spotId = spots[at[p]!]!.spot.id;
     return spotId === plant.spotId ? [] : [carried(plant, spotId, on)];
   });
-  return applied(facts, [...moves, ...timerChanges({ menus }, years)])!;
+  return applied(facts, [...moves, ...timerChanges(layout, years), ...hung])!;
 }
 
 /** The home of each season, and twelve months of each plant through them. */
@@ -57,7 +67,7 @@ export function plannedHome(
   { timers, year, on }: { readonly timers: readonly (readonly number[])[]; readonly year: number; readonly on: string },
 ): PlannedHome {
   const { facts, plants, spots, seasons } = layout;
-  const homes = plan.spots.map((at) => homeInSeason(layout, at, timers, on));
+  const homes = plan.spots.map((at, season) => homeInSeason(layout, { at, season }, timers, on));
   const lit = homes.map((home, season) => {
     const asked = [...new Set(plan.spots[season]!.map((spot) => spots[spot]!.spot.id))];
     return engine.conditionsAt(home, asked, year, facts);

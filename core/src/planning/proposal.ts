@@ -21,7 +21,18 @@ export interface PlantProposal {
   /** How it gets used to more light; null where it can have it at once. */
   readonly settling: LightSteps | null;
   /** The best that its present spot could be by its timers alone; null where none lights it or it stands nowhere. */
-  readonly here: { readonly circuitId: string; readonly hours: number; readonly score: number } | null;
+  readonly here: HereAtBest | null;
+}
+
+/** A timer that lights a plant where it stands, set as is best for that plant alone. */
+export interface HereAtBest {
+  readonly circuitId: string;
+  readonly hours: number;
+  /** Share of full power, 0..1. */
+  readonly level: number;
+  /** How much higher its lamps would hang, m; less than 0 is lower. */
+  readonly raiseM: number;
+  readonly score: number;
 }
 
 /** How a plant does where the plan has it: its verdict, what is most wrong, and the month that is on. */
@@ -33,10 +44,17 @@ export interface ThereFit {
   readonly lacks: (LampNeeded & LedOverSpot) | null;
 }
 
+export interface HungLamp {
+  readonly lampId: string;
+  readonly aboveM: number;
+}
+
 export interface TimerProposal {
   readonly circuitId: string;
   readonly programme: readonly TimerMonths[];
   readonly isChanged: boolean;
+  /** By season: how high each of its lamps that is hung anew hangs, m above its tier's board. */
+  readonly hung: readonly (readonly HungLamp[])[];
   readonly kWhBefore: number;
   readonly kWhAfter: number;
 }

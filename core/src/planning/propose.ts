@@ -9,10 +9,11 @@ import { seasonalMonth } from '../taxon';
 import { lightOf, tableScore, type Desk } from './desk';
 import { hereAtBest } from './here-at-best';
 import { wayIn } from './light-under';
-import { homeInSeason, scoreThrough, timerYears } from './planned-home';
-import type { Energy, FitTable, FoundPlan, PlantProposal, ThereFit } from './proposal';
+import { hungAt } from './hanging';
+import { homeInSeason, raisesBySeason, scoreThrough, timerYears } from './planned-home';
+import type { Energy, FitTable, FoundPlan, HungLamp, PlantProposal, ThereFit } from './proposal';
 import { REFUSALS } from './refusals';
-import { programmeOf } from './timer-menu';
+import { programmeOf, type TimerMenu } from './timer-menu';
 import { verdictOfWorth } from './worth';
 
 /** Spots that are told of besides a plant's own. */
@@ -43,7 +44,7 @@ export function proposalSoFar(desk: Desk, problem: PlanProblem, plan: Plan, foun
     years,
     scores: wanting.map((_, p) => tableScore(desk, plan, p)),
     through: null,
-    home: homeInSeason(layout, plan.spots[0]!, years, asked.on),
+    home: homeInSeason(layout, { at: plan.spots[0]!, season: 0 }, years, asked.on),
     found,
     rounds: 0,
     stillOff: 1,
@@ -60,6 +61,7 @@ export function proposal(desk: Desk, problem: PlanProblem, plan: Plan, told: Tol
   const { facts, menus, plants, seasons, refusals } = layout;
   const { objective, bound } = told.found;
   const table = fitTable(desk, problem, plan);
+  const raises = raisesBySeason(layout, told.years);
   const kWhOf = (home: HomeFacts, circuitId: string) =>
     yearEnergy(
       homeEnergy({
@@ -77,6 +79,7 @@ export function proposal(desk: Desk, problem: PlanProblem, plan: Plan, told: Tol
       circuitId: menu.circuit.id,
       programme: programmeOf(menu, told.years[c]!),
       isChanged: `${menu.years[0]!}` !== `${told.years[c]!}`,
+      hung: hungBySeason(facts, menu, raises[c]!),
       kWhBefore: kWhOf(facts, menu.circuit.id),
       kWhAfter: kWhOf(told.home, menu.circuit.id),
     })),
@@ -90,6 +93,16 @@ export function proposal(desk: Desk, problem: PlanProblem, plan: Plan, told: Tol
     unknown: facts.plants.filter(({ id }) => !plants.some((plant) => plant.id === id)).map(({ id }) => id),
     assumed: plants.filter(({ potCm, heightCm }) => potCm === null || heightCm === null).map(({ id }) => id),
   };
+}
+
+/** Lamps of a timer that hang otherwise than in the season before, the first beside now. */
+function hungBySeason({ lamps }: HomeFacts, { circuit }: TimerMenu, raises: readonly number[]): HungLamp[][] {
+  const own = lamps.filter(({ circuitId }) => circuitId === circuit.id);
+  return raises.map((raiseM, season) =>
+    raiseM === (raises[season - 1] ?? 0)
+      ? []
+      : own.map((lamp) => ({ lampId: lamp.id, aboveM: raiseM === 0 ? lamp.aboveM : hungAt(lamp, raiseM) })),
+  );
 }
 
 /** Verdicts of each plant on each spot as timers are now, and as the plan has them in the season that is on. */
@@ -152,7 +165,7 @@ function plantProposal(desk: Desk, plan: Plan, table: FitTable, told: Told, p: n
     after: told.scores[p]!,
     elsewhere,
     there: told.through ? thereOf(desk, told.through[p]!, p) : null,
-    settling: settlingOf(desk, plant, told.through?.[p] ?? null),
+    settling: settlingOf(desk, p, told.through?.[p] ?? null),
     here: hereAtBest(desk, p),
   };
 }
@@ -171,9 +184,15 @@ const SLOW_STAGES: ReadonlySet<Plant['stage']> = new Set(['just-arrived', 'recov
 const SLOWER = 2;
 
 /** How a plant gets used to its new light, from what it has now; slower where it is new or weak. */
-function settlingOf({ asked, ground, layout }: Desk, plant: Plant, through: readonly Condition[] | null) {
-  const now = ground.conditions.get(plant.spotId ?? '')?.[asked.month - 1];
+function settlingOf({ asked, ground, layout, wanting }: Desk, p: number, through: readonly Condition[] | null) {
+  const { plants, facts, settings } = layout;
+  const { spotId, stage } = plants[p]!;
+  const now = ground.conditions.get(spotId ?? '')?.[asked.month - 1];
   if (!now || !through) return null;
-  const steps = stepsInto(now, through[asked.month - 1]!, seasonalMonth(asked.month, layout.facts.home.latitude));
-  return steps && { ...steps, weeks: steps.weeks * (SLOW_STAGES.has(plant.stage) ? SLOWER : 1) };
+  const steps = stepsInto(now, through[asked.month - 1]!, {
+    survivesMol: wanting[p]!.targets[asked.month - 1]!.light.survives,
+    pace: settings.hardening,
+    seasonMonth: seasonalMonth(asked.month, facts.home.latitude),
+  });
+  return steps && { ...steps, weeks: steps.weeks * (SLOW_STAGES.has(stage) ? SLOWER : 1) };
 }

@@ -118,3 +118,30 @@ describe('who lives there', () => {
     expect([...found.of(0), ...found.of(1)]).toEqual([]);
   });
 });
+
+describe('what a place and a plant do to each other', () => {
+  const standId = placedSpots(smallHome).find(({ spot }) => spot.id === elsewhere)!.standId;
+  const withStand = (facts: HomeFacts, fields: Partial<HomeFacts['stands'][number]>): HomeFacts => ({
+    ...facts,
+    stands: facts.stands.map((stand) => (stand.id === standId ? { ...stand, ...fields } : stand)),
+  });
+
+  it('a brittle plant does not go where people brush past; any other may', () => {
+    const brittle = withStand(withPlant({ traits: ['brittle'] }), { traffic: 'busy' });
+    expect(whyNot(brittle, elsewhere)).toBe('brushed-past');
+    expect(whyNot(withStand(brittle, { traffic: 'quiet' }), elsewhere)).toBeNull();
+    expect(whyNot(withStand(smallHome, { traffic: 'busy' }), elsewhere)).toBeNull();
+  });
+
+  it('a climber does not go before a wall that is to stay clean', () => {
+    const climber = withStand(withPlant({ traits: ['mature-climbing'] }), { wall: 'keep-clean' });
+    expect(whyNot(climber, elsewhere)).toBe('marks-wall');
+    expect(whyNot(withStand(climber, { wall: 'any' }), elsewhere)).toBeNull();
+    expect(whyNot(withStand(smallHome, { wall: 'keep-clean' }), elsewhere)).toBeNull();
+  });
+
+  it('what stands there already is not sent away for it', () => {
+    const facts = withPlant({ traits: ['brittle', 'mature-climbing'], spotId: elsewhere });
+    expect(whyNot(withStand(facts, { traffic: 'busy', wall: 'keep-clean' }), elsewhere)).toBeNull();
+  });
+});

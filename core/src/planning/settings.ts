@@ -6,6 +6,7 @@ const UNSAID: Omit<PlanSettings, 'id' | 'homeId'> = {
   moves: 'as-it-pays',
   years: 'usual',
   household: [],
+  hardening: 'usual',
   currency: '',
 };
 

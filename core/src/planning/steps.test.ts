@@ -121,7 +121,7 @@ it('nobody is taken up who could not be put down, nor who wants the place of one
 
 it('promises nothing of what was left out, and counts the electricity of the timers that were taken', () => {
   const facts = homeWith({ a: 's1', b: 's2' }, ['s1', 's2', 's3', 's4']);
-  const timer = { circuitId: 'c', programme: [], isChanged: true, kWhBefore: 100, kWhAfter: 60 };
+  const timer = { circuitId: 'c', programme: [], isChanged: true, hung: [[]], kWhBefore: 100, kWhAfter: 60 };
   const plan = {
     ...planWith(facts, { a: ['s3'], b: ['s4'] }),
     timers: [timer, { ...timer, circuitId: 'd', kWhAfter: 130 }],
@@ -185,7 +185,7 @@ it('a timer is set by its step, to what the plan says', () => {
   const programme = [{ months: [1, 2], spans: [{ onMinute: 480, offMinute: 600 }], level: 0.5 }];
   const step = {
     ...{ id: 's', planId: 'x', order: 0, on: ON, kind: 'timer' as const, plantId: null, fromSpotId: null },
-    ...{ spotId: null, circuitId: 'c', programme, doneOn: null },
+    ...{ spotId: null, circuitId: 'c', programme, lampId: null, aboveM: null, doneOn: null },
   };
   const home = applied(smallHome, [put('planSteps', step)])!;
   const done = applied(home, stepChanges(home, step, ON))!;

@@ -9,10 +9,12 @@ import {
   put,
   roomsOfSpots,
   type Change,
+  type Circuit,
   type HomeFacts,
   type PlanStep,
   type Plant,
 } from '../facts';
+import { yearOfTimer } from '../lamp';
 import { carried } from '../match';
 import { widthOn } from '../plan';
 import { DAY_MS } from '../units';
@@ -141,6 +143,12 @@ function walk(facts: HomeFacts, wanted: readonly Carry[], places: Places) {
   return { walked, left: open };
 }
 
+/** Whether a timer is to burn otherwise than it does; its lamps may hang otherwise all the same. */
+function burnsOtherwise({ circuits }: HomeFacts, circuitId: string, programme: Circuit['programme']): boolean {
+  const now = circuits.find(({ id }) => id === circuitId)!;
+  return JSON.stringify(yearOfTimer(now)) !== JSON.stringify(yearOfTimer({ ...now, programme }));
+}
+
 /** The work of a plan. @param on the day it begins, YYYY-MM-DD */
 export function workOf(facts: HomeFacts, plan: FoundPlan, chosen: Chosen, on: string): Work {
   const steps: PlannedStep[] = [];
@@ -163,8 +171,14 @@ export function workOf(facts: HomeFacts, plan: FoundPlan, chosen: Chosen, on: st
     }
     for (const id of stuck) blocked.add(id);
   });
-  for (const { circuitId, programme, isChanged } of plan.timers)
-    if (isChanged && chosen.circuitIds.has(circuitId)) add({ ...NOTHING, on, kind: 'timer', circuitId, programme });
+  for (const { circuitId, programme, isChanged, hung } of plan.timers) {
+    if (!isChanged || !chosen.circuitIds.has(circuitId)) continue;
+    if (burnsOtherwise(facts, circuitId, programme)) add({ ...NOTHING, on, kind: 'timer', circuitId, programme });
+    plan.seasons.forEach((months, season) => {
+      const day = season === 0 ? on : firstOf(months[0]!, on);
+      for (const lamp of hung[season]!) add({ ...NOTHING, on: day, kind: 'hang', circuitId, ...lamp });
+    });
+  }
   for (const { plantId, settling } of proposals) {
     if (!settling || blocked.has(plantId)) continue;
     add({ ...NOTHING, on, kind: 'shade', plantId });
@@ -173,7 +187,15 @@ export function workOf(facts: HomeFacts, plan: FoundPlan, chosen: Chosen, on: st
   return { steps, blocked: [...blocked] };
 }
 
-const NOTHING = { plantId: null, fromSpotId: null, spotId: null, circuitId: null, programme: [] } as const;
+const NOTHING = {
+  plantId: null,
+  fromSpotId: null,
+  spotId: null,
+  circuitId: null,
+  programme: [],
+  lampId: null,
+  aboveM: null,
+} as const;
 
 /** What is accepted of a plan, and when. */
 export interface Accepted {
@@ -222,6 +244,8 @@ export function stepChanges(facts: HomeFacts, step: PlanStep, on: string): Chang
   }
   if (step.kind === 'timer' && step.circuitId !== null)
     return [patch('circuits', step.circuitId, { programme: step.programme }), done];
+  if (step.kind === 'hang' && step.lampId !== null && step.aboveM !== null)
+    return [patch('lamps', step.lampId, { aboveM: step.aboveM }), done];
   return [done];
 }
 

@@ -2,7 +2,7 @@
 import { PLAIN_TIMER, type Circuit } from '../facts';
 import { fullHours, hoursOf } from '../lamp';
 import { ALL_MONTHS } from '../units';
-import { EARLIEST_MINUTE, LATEST_MINUTE, programmeOf, timerMenu } from './timer-menu';
+import { EARLIEST_MINUTE, LATEST_MINUTE, burnsAsNow, programmeOf, timerMenu } from './timer-menu';
 
 const circuit: Circuit = {
   ...{ id: 'c', homeId: 'h', name: 'Timer', onMinute: 480, offMinute: 960, months: [...ALL_MONTHS] },
@@ -54,6 +54,23 @@ it('burns longer in the dark half of the year, which is the other half in the so
   };
   expect(new Set(following(NORTH))).toEqual(new Set([1]));
   expect(new Set(following(SOUTH))).toEqual(new Set([-1]));
+});
+
+it('hangs its lamps anew only where that is allowed, and all year alike', () => {
+  const raised = (freedom: Circuit['freedom']) => {
+    const { ways, years } = timerMenu({ ...circuit, freedom }, NORTH, [-0.1, 0.1]);
+    return years.map((year) => [...new Set(year.map((way) => ways[way]!.raiseM))]);
+  };
+  expect(raised('hours-and-level').flat()).toEqual(raised('hours-and-level').map(() => 0));
+  const all = raised('hours-level-and-height');
+  expect(all.every((raises) => raises.length === 1)).toBe(true);
+  expect(new Set(all.flat())).toEqual(new Set([0, -0.1, 0.1]));
+});
+
+it('knows a year that burns as now, however high its lamps hang', () => {
+  const menu = timerMenu({ ...circuit, freedom: 'hours-level-and-height' }, NORTH, [0.1]);
+  const asNow = menu.years.filter((year) => burnsAsNow(menu, year));
+  expect(asNow.map((year) => menu.ways[year[0]!]!.raiseM)).toEqual([0, 0.1]);
 });
 
 it('writes a year as a programme that says the same of every month', () => {

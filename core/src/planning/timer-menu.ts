@@ -7,15 +7,22 @@ import { seasonalMonth } from '../taxon';
 /** A year of a timer: the way it burns in each month, January first. */
 export type TimerYear = readonly number[];
 
+/** How a timer's lamps burn in a month, and how much higher than now they hang, m; less than 0 is lower. */
+export interface TimerWay extends Burning {
+  readonly raiseM: number;
+}
+
 export interface TimerMenu {
   readonly circuit: Circuit;
-  readonly ways: readonly Burning[];
+  readonly ways: readonly TimerWay[];
   /** The first is as it is now. */
   readonly years: readonly TimerYear[];
 }
 
 const HOURS_TRIED = [6, 8, 10, 12, 14, 16] as const;
 const LEVELS_TRIED = [1, 0.75, 0.5] as const;
+/** Of lamps that are hung anew fewer hours are tried. */
+const RAISED_HOURS_TRIED = [8, 12, 16] as const;
 /** Hours fewer in the bright half of the year, where hours follow the sun. */
 const FEWER_IN_SUMMER = 4;
 /** The dark half of the year on the northern calendar. */
@@ -25,29 +32,39 @@ export const EARLIEST_MINUTE = 5 * 60;
 export const LATEST_MINUTE = 23 * 60;
 const NOON = { onMinute: 720, offMinute: 720 } as const;
 
-const sameWay = (p: Burning, q: Burning): boolean => JSON.stringify(p) === JSON.stringify(q);
+const sameWay = (p: TimerWay, q: TimerWay): boolean => JSON.stringify(p) === JSON.stringify(q);
 
-/** The settings of a timer that a plan may choose from. */
-export function timerMenu(circuit: Circuit, latitude: number): TimerMenu {
-  const ways: Burning[] = [];
-  const wayOf = (way: Burning): number => {
+/**
+ * The settings of a timer that a plan may choose from.
+ * @param raises by how much higher all its lamps could hang, m, where its grower lets them be hung anew
+ */
+export function timerMenu(circuit: Circuit, latitude: number, raises: readonly number[] = []): TimerMenu {
+  const ways: TimerWay[] = [];
+  const wayOf = ({ spans, level, raiseM }: TimerWay): number => {
+    const way = { spans, level, raiseM };
     const known = ways.findIndex((other) => sameWay(other, way));
     return known >= 0 ? known : ways.push(way) - 1;
   };
-  const now = ALL_MONTHS.map((month) => wayOf(burningIn(circuit, month)));
+  const now = ALL_MONTHS.map((month) => wayOf({ ...burningIn(circuit, month), raiseM: 0 }));
   if (circuit.freedom === 'nothing') return { circuit, ways, years: [now] };
-  const off = wayOf({ spans: [], level: 1 });
+  const off = wayOf({ spans: [], level: 1, raiseM: 0 });
   const middle = middleOf(circuit);
-  const burning = (hours: number, level: number) => wayOf({ spans: [byDay(burningFor(middle, hours))], level });
+  const burning = (hours: number, level: number, raiseM = 0) =>
+    wayOf({ spans: [byDay(burningFor(middle, hours))], level, raiseM });
   const byHalf = (dark: number, bright: number): TimerYear =>
     ALL_MONTHS.map((month) => (DARK_MONTHS.has(seasonalMonth(month, latitude)) ? dark : bright));
   const years: TimerYear[] = [now, byHalf(off, off)];
-  const levels = circuit.freedom === 'hours-and-level' ? LEVELS_TRIED : [1];
+  const levels = circuit.freedom === 'hours' ? [1] : LEVELS_TRIED;
   for (const level of levels)
     for (const hours of HOURS_TRIED) {
       const way = burning(hours, level);
       years.push(byHalf(way, way), byHalf(way, off));
       if (hours - FEWER_IN_SUMMER >= HOURS_TRIED[0]) years.push(byHalf(way, burning(hours - FEWER_IN_SUMMER, level)));
+    }
+  if (circuit.freedom === 'hours-level-and-height')
+    for (const raiseM of raises) {
+      years.push(ALL_MONTHS.map((month) => wayOf({ ...burningIn(circuit, month), raiseM })));
+      years.push(...RAISED_HOURS_TRIED.map((hours) => byHalf(burning(hours, 1, raiseM), burning(hours, 1, raiseM))));
     }
   return { circuit, ways, years: years.filter((year, i) => years.findIndex((one) => `${one}` === `${year}`) === i) };
 }
@@ -71,8 +88,15 @@ function middleOf(circuit: Circuit): TimerSpan {
 
 /** A timer's year as it is kept: months of the same way together. */
 export function programmeOf({ ways }: Pick<TimerMenu, 'ways'>, year: TimerYear): Circuit['programme'] {
-  return [...new Set(year)].map((way) => ({
-    months: ALL_MONTHS.filter((month) => year[month - 1] === way),
-    ...ways[way]!,
-  }));
+  return [...new Set(year)].map((way) => {
+    const { spans, level } = ways[way]!;
+    return { months: ALL_MONTHS.filter((month) => year[month - 1] === way), spans, level };
+  });
 }
+
+/** Whether a year burns as the timer does now, however high its lamps hang. */
+export const burnsAsNow = ({ ways, years }: Pick<TimerMenu, 'ways' | 'years'>, year: TimerYear): boolean =>
+  year.every((way, month0) => {
+    const [now, then] = [ways[years[0]![month0]!]!, ways[way]!];
+    return sameWay({ ...now, raiseM: 0 }, { ...then, raiseM: 0 });
+  });

@@ -99,6 +99,11 @@ export const TRAIT_RULES: Readonly<Record<Trait, TraitRule>> = {
     times: { 'light.thrivesFrom': 1.2, 'light.thrivesTo': 1.1 },
     not: ['juvenile-leaf'],
   },
+  brittle: {
+    word: 'Brittle',
+    rule: 'Brittle stems or leaves: they snap when brushed past, so a plan keeps it off stands that people pass closely',
+    not: [],
+  },
 };
 
 const CEILINGS: Partial<Record<Figure, number>> = {

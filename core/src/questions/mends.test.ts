@@ -2,6 +2,7 @@
 import { applied, type HomeFacts, type Plant } from '../facts';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
 import { HomeEngine } from '../home';
+import type { HardeningPace } from '../facts';
 import { changesOf, claimsOf, stepsInto, type PlantMends, type Remedy } from '../match';
 import { ALL_MONTHS } from '../units';
 import { ask } from './index';
@@ -145,15 +146,27 @@ describe('mends', () => {
 });
 
 describe('a rise of light', () => {
+  const hardening = (seasonMonth: number) => ({ survivesMol: 0.5, pace: 'usual' as const, seasonMonth });
   const light = (dli: number, lamp = 0) => ({
     dli,
     shares: { sun: 0, sky: dli - lamp, ground: 0, obstruction: 0, reflected: 0, roomLight: 0, lamps: { l: lamp } },
   });
 
   it('above twice comes in steps of a fortnight for each doubling, but for daylight in the dark months', () => {
-    expect(stepsInto(light(1), light(2), 6)).toBeNull();
-    expect(stepsInto(light(1), light(4), 6)).toEqual({ times: 4, weeks: 4 });
-    expect(stepsInto(light(1), light(4), 12)).toBeNull();
-    expect(stepsInto(light(1), light(4, 4), 12)).toEqual({ times: 4, weeks: 4 });
+    expect(stepsInto(light(1), light(2), hardening(6))).toBeNull();
+    expect(stepsInto(light(1), light(4), hardening(6))).toEqual({ times: 4, weeks: 4 });
+    expect(stepsInto(light(1), light(4), hardening(12))).toBeNull();
+    expect(stepsInto(light(1), light(4, 4), hardening(12))).toEqual({ times: 4, weeks: 4 });
+  });
+
+  it('takes as long for each doubling as its grower chose', () => {
+    const weeks = (pace: HardeningPace) => stepsInto(light(1), light(4), { ...hardening(6), pace })!.weeks;
+    expect([weeks('gentle'), weeks('usual'), weeks('brisk')]).toEqual([6, 4, 2]);
+  });
+
+  it('does not keep a starved plant in the dark: what it lives on it has at once', () => {
+    const basil = { ...hardening(6), survivesMol: 4 };
+    expect(stepsInto(light(0.17), light(12), basil)).toMatchObject({ weeks: 4 });
+    expect(stepsInto(light(0.17), light(8), basil)).toBeNull();
   });
 });

@@ -16,6 +16,7 @@ import {
   type RefusedMend,
   type Urgency,
 } from '../match';
+import { planSettingsOf } from '../planning';
 import { seasonalMonth } from '../taxon';
 import { casesOf, type PlantCase } from './cases';
 import { conditionsOf, homeAnswers, rememberedFit, type When } from './home-answers';
@@ -238,7 +239,7 @@ function mendOf(desk: Desk, plant: Plant, outcome: Prospect): Mend | null {
 }
 
 function toldOf(desk: Desk, plant: Plant, { remedy, effects, after }: Prospect, effect: Effect): Mend {
-  const { facts, conditions, when } = desk;
+  const { facts, conditions, standing, when } = desk;
   const now = plant.spotId === null ? null : conditions.get(plant.spotId)![when.month - 1]!;
   return {
     remedy,
@@ -247,6 +248,12 @@ function toldOf(desk: Desk, plant: Plant, { remedy, effects, after }: Prospect, 
     others: effects.filter(
       ({ plantId, before, after: later }) => plantId !== plant.id && Math.abs(later - before) >= WORTH_TELLING,
     ),
-    steps: now && stepsInto(now, after[when.month - 1]!, seasonalMonth(when.month, facts.home.latitude)),
+    steps:
+      now &&
+      stepsInto(now, after[when.month - 1]!, {
+        survivesMol: standing.get(plant.id)!.targets[when.month - 1]!.light.survives,
+        pace: planSettingsOf(facts).hardening,
+        seasonMonth: seasonalMonth(when.month, facts.home.latitude),
+      }),
   };
 }

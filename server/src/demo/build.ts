@@ -2,8 +2,8 @@
 import {
   ALL_MONTHS,
   PALE_REVEAL,
+  PLAIN_STAND,
   PLAIN_TIMER,
-  PLAIN_WOOD,
   type AirStatement,
   type Circuit,
   type Lamp,
@@ -61,8 +61,8 @@ export function window(
   };
 }
 
-export const stand = (given: Given<Stand, Exclude<keyof Stand, 'reflectance'>>): Stand => ({
-  reflectance: PLAIN_WOOD,
+export const stand = (given: Given<Stand, Exclude<keyof Stand, keyof typeof PLAIN_STAND>>): Stand => ({
+  ...PLAIN_STAND,
   ...given,
 });
 export const tier = (id: string, standId: string, heightM: number, board: Tier['board'] = 'solid'): Tier => ({

@@ -294,6 +294,7 @@ export const sailLoft: HomeFacts = {
       moves: 'as-it-pays',
       years: 'usual',
       household: [],
+      hardening: 'usual',
       currency: 'crowns',
     },
   ],

@@ -321,6 +321,20 @@ describe('a file of before timers had programmes', () => {
   });
 });
 
+describe('a file of before stands told who passes them', () => {
+  it('has quiet stands with walls for any plant, and one that was taken out can be brought back', async () => {
+    await fileBefore({
+      ...{ migration: '0009_plan_details', list: 'stands', unsaid: /^(traffic|wall|hardening|lampId|aboveM)$/ },
+      without: ['tiers', 'spots', 'lamps', 'plants'],
+    });
+    const { open, store } = await carried();
+    expect(store.home('h').facts.stands).toEqual(smallHome.stands.slice(1));
+    await store.undo('h', ['e'], 'request-stand');
+    expect(store.home('h').facts.stands).toContainEqual(smallHome.stands[0]);
+    open.close();
+  });
+});
+
 const none = { global: 0, dni: 0, dhi: 0 };
 
 describe('a file that is not for this program', () => {
