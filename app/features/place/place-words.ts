@@ -147,3 +147,18 @@ export const PROGRAMME = {
     'Set the timer itself to the same times. Its rating, the socket’s and the circuit’s come first; ask a ' +
     'licensed electrician before you add a load.',
 };
+
+export const SUN_FILL = {
+  title: 'Follow the sun',
+  note: 'The twelve months filled in from sunrise and sunset here',
+  when: 'When lamps burn',
+  ways: { 'all-day': 'All day', 'ends-of-day': 'Only before sunrise and after sunset' },
+  least: 'A day of at least',
+  most: 'A day of at most',
+  range: 'From 0 to 24 h.',
+  crossed: 'No shorter than the shortest day.',
+  fill: 'Fill in the months',
+  about:
+    'By the fifteenth of each month and the clock here. Nothing is saved before you save the programme; what it held is ' +
+    'replaced.',
+};

@@ -1,5 +1,5 @@
 /** A timer's programme set by hand: parts of the year, each with its times of the day and its level. */
-import { patch, type Circuit, type TimerMonths } from '@dulvan/core';
+import { patch, type Circuit, type Home, type TimerMonths } from '@dulvan/core';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -19,15 +19,20 @@ import { SPACE } from '../../ui/theme';
 import { Body, Small, Title } from '../../ui/type';
 import { MOST_PARTS, fieldsOf, monthsIn, programmeValues, typedProgramme } from './programme-form';
 import { PROGRAMME as WORDS } from './place-words';
+import { SunFill } from './sun-fill';
 
 export function ProgrammeScreen({ circuitId }: { readonly circuitId: string }) {
   const facts = useFacts();
   const circuit = facts?.circuits.find(({ id }) => id === circuitId);
   if (!facts) return null;
-  return circuit ? <ProgrammeForm circuit={circuit} /> : <NotHere what={WORDS.theTimer} back="/place" />;
+  return circuit ? (
+    <ProgrammeForm home={facts.home} circuit={circuit} />
+  ) : (
+    <NotHere what={WORDS.theTimer} back="/place" />
+  );
 }
 
-function ProgrammeForm({ circuit }: { readonly circuit: Circuit }) {
+function ProgrammeForm({ home, circuit }: { readonly home: Home; readonly circuit: Circuit }) {
   const attempt = useHome((state) => state.attempt);
   const stored = useMemo(() => programmeValues(circuit.programme), [circuit]);
   const schema = useMemo(() => typedSchema<TimerMonths[]>(typedProgramme), []);
@@ -38,10 +43,14 @@ function ProgrammeForm({ circuit }: { readonly circuit: Circuit }) {
     );
     if (kept) router.back();
   };
+  const fill = (programme: readonly TimerMonths[]) => {
+    for (const [field, value] of Object.entries(programmeValues(programme))) form.setValue(field, value);
+  };
   return (
     <Page>
       <Title>{WORDS.title(circuit.name)}</Title>
       <Body>{WORDS.intro}</Body>
+      <SunFill home={home} circuitId={circuit.id} onFill={fill} />
       {Array.from({ length: countIn(form) }, (_, i) => (
         <Part key={i} form={form} i={i} />
       ))}

@@ -126,3 +126,44 @@ describe('the screen', () => {
     expect(screen.getByText(/timer/)).toBeTruthy();
   });
 });
+
+describe('following the sun', () => {
+  const begin = async () => {
+    useDrafts.setState({ drafts: {} });
+    showHome(shownHome);
+    await open(<ProgrammeScreen circuitId="c" />);
+    fireEvent.press(screen.getByText('Follow the sun'));
+  };
+  const type = (label: string, text: string) => fireEvent.changeText(screen.getByLabelText(`${label}, h`), text);
+
+  it('fills the months in, longest in June, and saves nothing by itself', async () => {
+    await begin();
+    type('A day of at least', '9');
+    type('A day of at most', '15');
+    fireEvent.press(screen.getByText('Fill in the months'));
+    await settled();
+    const values = useDrafts.getState().drafts['programme/c']!;
+    const { programme } = told(values);
+    expect(programme!.flatMap(({ months }) => months).sort((p, q) => p - q)).toEqual([...ALL_MONTHS]);
+    const hoursIn = (month: number) => {
+      const [span] = programme!.find(({ months }) => months.includes(month))!.spans;
+      return (span!.offMinute - span!.onMinute) / 60;
+    };
+    expect(hoursIn(6)).toBe(15);
+    expect(hoursIn(12)).toBe(9);
+    expect(useHome.getState().facts!.circuits[0]!.programme).toEqual([]);
+  });
+
+  it('says beside the field what cannot be', async () => {
+    await begin();
+    type('A day of at least', '14');
+    type('A day of at most', '10');
+    fireEvent.press(screen.getByText('Fill in the months'));
+    await settled();
+    expect(screen.getByText(/No shorter than the shortest day/)).toBeTruthy();
+    type('A day of at most', '30');
+    await settled();
+    expect(screen.getByText(/From 0 to 24 h/)).toBeTruthy();
+    expect(useDrafts.getState().drafts['programme/c']).toBeUndefined();
+  });
+});

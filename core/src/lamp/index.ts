@@ -1,5 +1,6 @@
 export * from './burning';
 export * from './energy';
+export * from './follow-sun';
 export * from './output';
 export * from './photometry';
 export * from './placed';

@@ -1,8 +1,7 @@
 /** What would help the plants of a home: for all of them, never against one, never two things with one. */
-import { applied, type HomeFacts, type Plant } from '../facts';
+import { applied, type HardeningPace, type HomeFacts, type Plant } from '../facts';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
 import { HomeEngine } from '../home';
-import type { HardeningPace } from '../facts';
 import { changesOf, claimsOf, stepsInto, type PlantMends, type Remedy } from '../match';
 import { ALL_MONTHS } from '../units';
 import { ask } from './index';
