@@ -159,6 +159,9 @@ export const REASONS = {
   nowhere: 'It stands nowhere yet.',
   there: (sentence: string) => `There: ${sentence}.`,
   still: (sentence: string) => `Still wrong there: ${sentence}`,
+  nightBroken: (lights: string) => `No buds there: its nights are too short while ${lights} are on.`,
+  roomLight: (room: string) => `the evening lamps of ${room}`,
+  timerLight: (timer: string) => `lamps on ${timer}`,
   next: (place: string, fit: string) => `Next best spot: ${place} (${fit}).`,
   taken: (place: string, fit: string, other: string) =>
     `${place} would suit it better (${fit}); the plan gives it to ${other}, who gains more by it.`,

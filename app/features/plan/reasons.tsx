@@ -1,5 +1,5 @@
 /** Why a plan has a plant where it has it: how it does here and there, and what else there would be. */
-import type { FoundPlan, HereAtBest, HomeFacts, PlantProposal } from '@dulvan/core';
+import type { FoundPlan, HereAtBest, HomeFacts, NightBreaker, PlantProposal } from '@dulvan/core';
 import { View } from 'react-native';
 import { verdictSentence } from '../../parts/verdict-words';
 import { fitShare, hours, length, plantName, spotPlace, troubleSentence } from '../../parts/words';
@@ -27,6 +27,7 @@ export function Reasons({ facts, plan, proposal }: Given) {
       {now && moves ? <Small>{WORDS.now(verdictSentence(now.verdict))}</Small> : null}
       {there ? <Small>{WORDS.there(verdictSentence(there.verdict))}</Small> : null}
       {there?.worst ? <Small>{WORDS.still(troubleSentence(there.worst, units))}</Small> : null}
+      {there && there.nightBrokenBy.length > 0 ? <Small>{nightWords(facts, there.nightBrokenBy)}</Small> : null}
       <Small>{elsewhereWords(facts, plan, proposal)}</Small>
       {here && moves ? (
         <Small>{WORDS.here(circuitName(facts, here.circuitId), hereWords(here, units), fitShare(here.score))}</Small>
@@ -34,6 +35,18 @@ export function Reasons({ facts, plan, proposal }: Given) {
     </View>
   );
 }
+
+/** "No buds there: its nights are too short while the evening lamps of the galley are on." */
+const nightWords = (facts: HomeFacts, lights: readonly NightBreaker[]): string =>
+  WORDS.nightBroken(
+    lights
+      .map((light) =>
+        light.what === 'room'
+          ? WORDS.roomLight(facts.rooms.find(({ id }) => id === light.roomId)?.name ?? '')
+          : WORDS.timerLight(circuitName(facts, light.circuitId)),
+      )
+      .join(' and '),
+  );
 
 /** "12 h a day, dimmed to 50 %, with its lamps 10 cm lower". */
 function hereWords({ hours: ofDay, level, raiseM }: HereAtBest, units: Units): string {

@@ -2,6 +2,7 @@ export type { PlanAsked } from './desk';
 export { planHome } from './plan-home';
 export { planSettingsOf } from './settings';
 export * from './proposal';
+export type { NightBreaker } from './night-breakers';
 export { movingIn, without } from './what-if';
 export {
   acceptChanges,

@@ -3,6 +3,7 @@ import type { HouseholdMember, TimerMonths } from '../facts';
 import type { MonthFit, Trouble, Verdict } from '../fit';
 import type { MonthEnergy } from '../lamp';
 import type { LampNeeded, LedOverSpot, LightSteps } from '../match';
+import type { NightBreaker } from './night-breakers';
 import type { SpotRefusal } from './refusals';
 
 /** Where one plant goes, and what that does. */
@@ -40,6 +41,8 @@ export interface ThereFit {
   readonly verdict: Verdict;
   readonly worst: Trouble | null;
   readonly month: MonthFit;
+  /** Lights that keep its nights too short for the flowers it is grown for. */
+  readonly nightBrokenBy: readonly NightBreaker[];
   /** The lamp that would give it what it lacks of light, over its spot alone; null where light is not what it lacks. */
   readonly lacks: (LampNeeded & LedOverSpot) | null;
 }

@@ -11,6 +11,7 @@ import { hereAtBest } from './here-at-best';
 import { wayIn } from './light-under';
 import { hungAt } from './hanging';
 import { homeInSeason, raisesBySeason, scoreThrough, timerYears } from './planned-home';
+import { nightBreakers } from './night-breakers';
 import type { Energy, FitTable, FoundPlan, HungLamp, PlantProposal, ThereFit } from './proposal';
 import { REFUSALS } from './refusals';
 import { programmeOf, type TimerMenu } from './timer-menu';
@@ -164,19 +165,32 @@ function plantProposal(desk: Desk, plan: Plan, table: FitTable, told: Told, p: n
     before: ground.scores.get(plant.id) ?? null,
     after: told.scores[p]!,
     elsewhere,
-    there: told.through ? thereOf(desk, told.through[p]!, p) : null,
+    there: told.through ? thereOf(desk, { through: told.through[p]!, home: told.home, spot: own[0]! }, p) : null,
     settling: settlingOf(desk, p, told.through?.[p] ?? null),
     here: hereAtBest(desk, p),
   };
 }
 
-function thereOf({ wanting, asked, layout }: Desk, through: readonly Condition[], p: number): ThereFit {
+/** A plant where the plan has it in the season that is on. */
+interface There {
+  readonly through: readonly Condition[];
+  readonly home: HomeFacts;
+  readonly spot: number;
+}
+
+function thereOf(desk: Desk, { through, home, spot }: There, p: number): ThereFit {
+  const { engine, wanting, asked, layout } = desk;
   const { targets, reserveLeft, goal } = wanting[p]!;
   const fit = fitYear(targets, through, asked.month, reserveLeft);
   const [worst = null] = troublesFor(goal, fit);
   const lamp = lampNeeded(targets, through, fit);
   const lacks = lamp && { ...lamp, ...ledFor(lamp, layout.facts.tariffs) };
-  return { verdict: fit.verdict, worst, month: fit.months[asked.month - 1]!, lacks };
+  const nightBrokenBy = nightBreakers(wanting[p]!, through, {
+    ...{ engine, home, year: asked.year, month: asked.month },
+    spotId: layout.spots[spot]!.spot.id,
+    circuitIds: lightOf(desk)(p, spot).timers.map((menu) => layout.menus[menu]!.circuit.id),
+  });
+  return { verdict: fit.verdict, worst, month: fit.months[asked.month - 1]!, lacks, nightBrokenBy };
 }
 
 /** Stages in which a plant gets used to light more slowly, and how much more slowly: judgement. */
