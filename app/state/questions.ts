@@ -9,6 +9,7 @@ import {
   type CivilDate,
   type HomeFacts,
   type LampWish,
+  type LightWaysParams,
   type MeasuredMonth,
   type ParamsOf,
   type Plant,
@@ -217,4 +218,10 @@ export function useTierField(facts: HomeFacts | null, tierId: string) {
 export function useLampPlan(facts: HomeFacts | null, tierId: string, wish: LampWish | null) {
   const year = useYear(facts);
   return useQuestion('lampPlan', facts, wish && { tierId, wish, year });
+}
+
+/** Ways to the light that is wanted over a tier. */
+export function useLightWays(facts: HomeFacts | null, wish: Omit<LightWaysParams, 'year'>) {
+  const year = useYear(facts);
+  return useQuestion('lightWays', facts, { ...wish, year });
 }

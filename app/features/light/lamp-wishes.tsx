@@ -16,6 +16,7 @@ import { monthName } from '../../ui/months';
 import { Table, type TableRow } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
+import { LightWays } from './light-ways';
 import { LAMP_WISHES as WORDS } from './light-words';
 
 interface WishGiven {
@@ -23,7 +24,8 @@ interface WishGiven {
   readonly tier: Tier;
   readonly month: number;
   readonly onMonth: (month: number) => void;
-  readonly onHang: (aboveM: number, hoursADay: number) => void;
+  /** Null where there is no lamp to hang. */
+  readonly onHang: ((aboveM: number, hoursADay: number) => void) | null;
 }
 
 /** What a tier's plants want of light in a month: the middle of the narrowest band, no peak above the tenderest. */
@@ -62,11 +64,11 @@ export function LampWishes({ facts, tier, month, onMonth, onHang }: WishGiven) {
   const peakError = peakPpfd >= 5 && peakPpfd <= 2000 ? undefined : WORDS.rangeOfPpfd;
   const [aim, setAim] = useState<LampWish['aim']>('least');
   const wish: LampWish | null = dliError || peakError ? null : { month, wantedDli, peakPpfd, aim };
-  const askedPlan = useLampPlan(facts, tier.id, wish);
+  const askedPlan = useLampPlan(facts, tier.id, onHang ? wish : null);
   const plan = shownValue(askedPlan);
   return (
     <View style={{ gap: SPACE.s }}>
-      <Heading>{WORDS.heightAndHours}</Heading>
+      <Heading>{onHang ? WORDS.heightAndHours : WORDS.wantedOverIt}</Heading>
       <MonthSlider month={month} onMonth={onMonth} />
       {suggested ? <Small>{WORDS.filledInFrom(suggested.names.join(', '), monthName(month))}</Small> : null}
       <Field
@@ -85,15 +87,20 @@ export function LampWishes({ facts, tier, month, onMonth, onHang }: WishGiven) {
         onValue={(peak) => setTyped({ ...typed, peak })}
         error={peakError}
       />
-      <Small>{WORDS.bringThatLightTo}</Small>
-      <Choices
-        label={WORDS.bringThatLightTo}
-        value={aim}
-        choices={AIMS}
-        onValue={(value) => setAim(value === 'mean' ? 'mean' : 'least')}
-      />
-      <Pending asked={askedPlan} />
-      {wish && plan ? <Heights facts={facts} plan={plan} onHang={onHang} /> : null}
+      {onHang ? (
+        <>
+          <Small>{WORDS.bringThatLightTo}</Small>
+          <Choices
+            label={WORDS.bringThatLightTo}
+            value={aim}
+            choices={AIMS}
+            onValue={(value) => setAim(value === 'mean' ? 'mean' : 'least')}
+          />
+          <Pending asked={askedPlan} />
+          {wish && plan ? <Heights facts={facts} plan={plan} onHang={onHang} /> : null}
+        </>
+      ) : null}
+      {wish ? <LightWays facts={facts} wish={{ tierId: tier.id, month, wantedDli, peakPpfd }} /> : null}
     </View>
   );
 }
@@ -109,8 +116,9 @@ const REFUSAL_WORD = {
   'in-the-plants': 'in the plants',
 } as const;
 
-interface HeightsGiven extends Pick<WishGiven, 'facts' | 'onHang'> {
+interface HeightsGiven extends Pick<WishGiven, 'facts'> {
   readonly plan: LampPlan;
+  readonly onHang: NonNullable<WishGiven['onHang']>;
 }
 
 /** What each spot would get, a line each. */

@@ -64,6 +64,7 @@ export const LAMP_WISHES = {
   rangeOfMol: 'From 0.1 to 60 mol a day.',
   rangeOfPpfd: 'From 5 to 2000 µmol/m²s.',
   heightAndHours: 'Height and hours for a wanted light',
+  wantedOverIt: 'What light is wanted over it',
   filledInFrom: (names: string, month: string) => `Filled in from what ${names} want in ${month}.`,
   wantedLight: 'Wanted light',
   molDay: 'mol a day',
@@ -199,7 +200,8 @@ export const TAKE_READING = {
 };
 
 export const TIER_SCREEN = {
-  tierWithLamps: 'tier with lamps',
+  theTier: 'tier',
+  unlitTier: (heightCm: number) => `Tier at ${heightCm} cm, without a lamp`,
   tierUnderItsLamps: (heightCm: number) => `Tier at ${heightCm} cm, under its lamps`,
   pictureOf: (home: string, stand: string, heightCm: number) =>
     `${home}, ${stand}: under the lamps of the tier at ${heightCm} cm`,
@@ -237,4 +239,36 @@ export const TIER_SPREAD = {
   molDay: (mol: string) => `${mol} mol a day`,
   ppfdOverTier: 'PPFD over the tier, lamps alone',
   ppfdFromTo: (least: number, most: number) => `PPFD over the tier from ${least} to ${most}`,
+};
+
+export const LIGHT_WAYS = {
+  heading: 'Ways to that light',
+  none: 'None was found: no lamp fits over it without being too bright for its plants.',
+  ways: {
+    longer: 'Run its lamps longer',
+    hang: 'Hang its lamps anew',
+    curtains: 'Leave the curtains open, and run its lamps',
+    paint: 'Paint the walls white, and run its lamps',
+    buy: 'Add a lamp',
+  },
+  forms: {
+    bar: (count: number) => (count === 1 ? '1 bar' : `${count} bars side by side`),
+    panel: (count: number) => (count === 1 ? '1 panel' : `${count} panels in a row`),
+  },
+  lamp: (what: string, ppf: number, watts: number, long: string, count: number) =>
+    `${what} of ${ppf} µmol/s${count > 1 ? ' each' : ''} (about ${watts} W as LED, ${long} long)`,
+  above: (height: string) => `${height} above the board`,
+  hoursADay: (hours: string) => `${hours} a day`,
+  noHours: 'no lamp hours needed',
+  daylightAlone: 'daylight alone',
+  dimmest: (mol: string) => `the dimmest spot gets ${mol} mol a day`,
+  even: (share: string) => `evenness ${share}`,
+  energy: (kWh: number, cost: string) => `${kWh} kWh a year${cost}`,
+  notEnough: 'Not enough by itself.',
+  method:
+    'Hours are those of the month above; electricity is added up over the year, each month with the hours it needs. ' +
+    'A lamp to buy is sized for 14 h, by 2.4 µmol a joule, as white LEDs have; take the next larger one.',
+  caution:
+    'Before you add a lamp: the rating of timer, socket and circuit, a drip loop in its cable, no splashes, a fixing that ' +
+    'bears it. Local codes and a licensed electrician come first.',
 };

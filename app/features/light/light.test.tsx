@@ -288,3 +288,24 @@ describe('the wash of an instant', () => {
     expect(steps[0]).toBe(0);
   });
 });
+
+describe('ways to a wanted light', () => {
+  it('are told for a tier under lamps, with what each costs to run', async () => {
+    await open(<TierScreen tierId="shelf-1" />);
+    await settled();
+    expect(screen.getByText('Ways to that light')).toBeTruthy();
+    expect(screen.getAllByText(/^[✓✕] (Run its lamps longer|Hang its lamps anew|Add a lamp)/).length).toBeGreaterThan(1);
+    expect(screen.getAllByText(/kWh a year/).length).toBeGreaterThan(1);
+  });
+
+  it('name the lamp to buy for a tier without one', async () => {
+    showHome({ ...shownHome, lamps: [] });
+    await open(<TierScreen tierId="shelf-1" />);
+    fireEvent.changeText(screen.getByLabelText('Wanted light, mol a day'), '5');
+    await settled();
+    expect(screen.getByText('✓ Add a lamp')).toBeTruthy();
+    expect(screen.getByText(/^\d (bar|panel).* of \d+ µmol\/s.*about \d+ W as LED/)).toBeTruthy();
+    expect(screen.getByText(/licensed electrician/)).toBeTruthy();
+    expect(screen.queryByText('Heights side by side')).toBeNull();
+  });
+});

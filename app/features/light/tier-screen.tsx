@@ -13,7 +13,7 @@ import { useUnits } from '../../state/settings';
 import { Button, TextLink } from '../../ui/button';
 import { Drawing } from '../../ui/drawing';
 import { monthName } from '../../ui/months';
-import { Row, TwoPanes } from '../../ui/page';
+import { Page, Row, TwoPanes } from '../../ui/page';
 import { StepSlider } from '../../ui/step-slider';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { LampWishes } from './lamp-wishes';
@@ -23,9 +23,10 @@ import { TIER_SCREEN as WORDS } from './light-words';
 export function TierScreen({ tierId }: { readonly tierId: string }) {
   const facts = useFacts();
   const tier = facts?.tiers.find((candidate) => candidate.id === tierId);
-  if (!facts || !tier || !facts.lamps.some((lamp) => lamp.tierId === tierId))
-    return <NotHere what={WORDS.tierWithLamps} back="/rooms" />;
-  return <TierView facts={facts} tier={tier} />;
+  if (!facts) return null;
+  if (!tier) return <NotHere what={WORDS.theTier} back="/rooms" />;
+  const isLit = facts.lamps.some((lamp) => lamp.tierId === tierId);
+  return isLit ? <TierView facts={facts} tier={tier} /> : <UnlitTier facts={facts} tier={tier} />;
 }
 
 const HEIGHT_STEP_M = 0.02;
@@ -35,6 +36,19 @@ const LOWEST_M = 0.04;
 interface TierGiven {
   readonly facts: HomeFacts;
   readonly tier: Tier;
+}
+
+/** A tier without a lamp: what its plants want, and the lamp that would give it. */
+function UnlitTier({ facts, tier }: TierGiven) {
+  const [month, setMonth] = useMonth();
+  const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
+  return (
+    <Page>
+      <TextLink href={{ pathname: '/stands/[standId]', params: { standId: stand.id } }}>{stand.name}</TextLink>
+      <Title>{WORDS.unlitTier(Math.round(tier.heightM * 100))}</Title>
+      <LampWishes facts={facts} tier={tier} month={month} onMonth={setMonth} onHang={null} />
+    </Page>
+  );
 }
 
 function TierView({ facts, tier }: TierGiven) {

@@ -1,5 +1,13 @@
 /** Fills a programme in from the sun: its twelve months with days no shorter or longer than is wished. */
-import { SUN_WAYS, civilDateOf, followingSun, type Home, type SunFollowing, type SunWay, type TimerMonths } from '@dulvan/core';
+import {
+  SUN_WAYS,
+  civilDateOf,
+  followingSun,
+  type Home,
+  type SunFollowing,
+  type SunWay,
+  type TimerMonths,
+} from '@dulvan/core';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { FormField } from '../../parts/form-field';

@@ -113,6 +113,8 @@ export const STAND_SCREEN = {
   tierAt: (height: string) => `Tier at ${height}`,
   lampsOverTierAt: (height: string) => `Lamps over the tier at ${height}`,
   underItsLamps: 'Under its lamps: spread, height, hours',
+  whichLamp: 'Which lamp it would need',
+  lampForTierAt: (height: string) => `Which lamp the tier at ${height} would need`,
   free: 'Free',
   molDay: (mol: string) => `${mol} mol a day`,
 };

@@ -108,14 +108,12 @@ function TierSpots({ facts, tier, month, lamps }: TierGiven) {
   return (
     <View style={{ gap: SPACE.xs }}>
       <Heading>{WORDS.tierAt(height)}</Heading>
-      {lamps === 'some' ? (
-        <TextLink
-          href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }}
-          label={WORDS.lampsOverTierAt(height)}
-        >
-          {WORDS.underItsLamps}
-        </TextLink>
-      ) : null}
+      <TextLink
+        href={{ pathname: '/light/tier/[tierId]', params: { tierId: tier.id } }}
+        label={lamps === 'some' ? WORDS.lampsOverTierAt(height) : WORDS.lampForTierAt(height)}
+      >
+        {lamps === 'some' ? WORDS.underItsLamps : WORDS.whichLamp}
+      </TextLink>
       {spotsOn(facts, tier.id).map((spot) => (
         <SpotRow key={spot.id} facts={facts} spot={spot} month={month} />
       ))}

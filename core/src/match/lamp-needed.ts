@@ -19,7 +19,7 @@ const LAMP_DAY_H = 14;
 /** Ground of one spot that such a lamp lights, m2, the share of its light that gets there, and light for power. */
 const SPOT_M2 = 0.3 * 0.3;
 const REACHES_SHARE = 0.5;
-const LED_UMOL_J = 2.4;
+export const LED_UMOL_J = 2.4;
 const DAYS = 365;
 
 /** A white LED over one spot. */

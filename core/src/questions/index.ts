@@ -30,6 +30,7 @@ import { mends } from './mends';
 import { plan } from './plan';
 import { sunlightMap, type SunlightMap, type SunlightMapParams } from './sunlight-map';
 import { lampPlan, type LampPlan, type LampWish } from './lamp-plan';
+import { lightWays, type LightWay, type LightWaysParams } from './light-ways';
 import { tierField, type TierField } from './tier-field';
 
 export * from './beside';
@@ -39,6 +40,7 @@ export * from './compare-reading';
 export { homeAnswers, type HomeAnswers, type PlantAnswer, type When } from './home-answers';
 export * from './light-year';
 export * from './lamp-plan';
+export * from './light-ways';
 export * from './losses';
 export * from './packed';
 export * from './plants-for-spot';
@@ -72,6 +74,7 @@ export interface Questions {
     params: { readonly tierId: string; readonly wish: LampWish; readonly year: number };
     answer: LampPlan | null;
   };
+  lightWays: { params: LightWaysParams; answer: LightWay[] };
 }
 
 export type QuestionName = keyof Questions;
@@ -108,6 +111,7 @@ const ANSWERS: { readonly [Q in QuestionName]: Answering<Q> } = {
   compareReading,
   tierField,
   lampPlan,
+  lightWays,
 };
 
 const isSteps = (answer: unknown): answer is Working<unknown> =>

@@ -1,9 +1,8 @@
 /** Height and hours of a tier's lamps together: what the plants on its spots get, how evenly, and for how much burning. */
-import { fullHours } from '../lamp';
-import { LEAF_HEIGHT_M, placedSpots, vec } from '../room';
+import type { HomeFacts, Tier } from '../facts';
+import type { HomeEngine, Steps } from '../home';
 import { MOL_PER_UMOL_HOUR } from '../units';
-import type { HomeFacts, Lamp, Tier } from '../facts';
-import { leafPlaceOf, meanDli, sceneOf, topPlaceOf, type HomeEngine, type LeafPlace, type Steps } from '../home';
+import { hangingRange, hoursFor, tierLight } from './tier-light';
 
 /** What the hours are worked out for: the spot that gets least, or the mean of all. */
 export type LampAim = 'least' | 'mean';
@@ -43,24 +42,10 @@ export interface LampPlan {
 /** Longest day that is asked of a timer: plants need a night. */
 export const LONGEST_LAMP_DAY_H = 16;
 
-/** Lamps hang at least this far over the leaves of an empty tier, and over the tallest plant, m. */
-const OVER_LEAVES_M = 0.08;
-const OVER_TOPS_M = 0.05;
-const LOWEST_LAMP_M = LEAF_HEIGHT_M + OVER_LEAVES_M;
 const HEIGHTS = 10;
 
 /** An hour saved is worth as much as this much more evenness, as a share: light that falls beside the plants is lost. */
-const EVENNESS_WEIGHT = 0.5;
-
-/** Points along and across a tier without spots. */
-const GRID = [1 / 6, 3 / 6, 5 / 6];
-
-/** A place on the tier that the plan looks at. */
-interface Place {
-  readonly spotId: string | null;
-  readonly middle: LeafPlace;
-  readonly top: LeafPlace;
-}
+export const EVENNESS_WEIGHT = 0.5;
 
 /**
  * Heights at which the lamps of a tier may hang, from low to high, each with the hours that bring the wanted DLI to its
@@ -74,9 +59,7 @@ export function* lampPlan(
   const tier = facts.tiers.find((candidate) => candidate.id === tierId);
   const lamps = facts.lamps.filter((lamp) => lamp.tierId === tierId);
   if (!tier || lamps.length === 0) return null;
-  const tops = placedSpots(facts).flatMap((placed) => (placed.tierId === tierId ? [placed.heights.topM] : []));
-  const clear = Math.max(LOWEST_LAMP_M, ...tops.map((topM) => topM + OVER_TOPS_M));
-  const top = highestLamp(facts, tier, lamps);
+  const { clear, top } = hangingRange(facts, tier);
   const lowest = Math.min(clear, top);
   const heights: HangingHeight[] = [];
   for (let i = 0; i < HEIGHTS; i++) {
@@ -107,23 +90,10 @@ interface Hanging {
 function hung(engine: HomeEngine, facts: HomeFacts, { tier, aboveM, wish, year }: Hanging): HangingHeight {
   const moved = { ...facts, lamps: facts.lamps.map((lamp) => (lamp.tierId === tier.id ? { ...lamp, aboveM } : lamp)) };
   const timers = new Set(facts.lamps.filter((lamp) => lamp.tierId === tier.id).map(({ circuitId }) => circuitId));
-  const scene = sceneOf(moved, engine.sources);
-  const sky = engine.lit.sky(moved, year);
-  const lit = placesOf(moved, scene, tier).map(({ spotId, middle, top }) => {
-    const lamps = engine.lit.lampsAt(scene, middle, sky, top);
-    const own = lamps.filter(({ circuit }) => timers.has(circuit.id));
-    const others = lamps.filter(({ circuit }) => !timers.has(circuit.id));
-    const daylight = meanDli(engine.lit.daylight(scene, middle, sky).year, wish.month - 1);
-    return {
-      spotId,
-      ppfd: own.reduce((sum, { ppfd }) => sum + ppfd, 0),
-      topPpfd: own.reduce((sum, { topPpfd }) => sum + topPpfd, 0),
-      besides: others.reduce(
-        (sum, { ppfd, circuit }) => sum + ppfd * fullHours(circuit, wish.month) * MOL_PER_UMOL_HOUR,
-        daylight,
-      ),
-    };
-  });
+  const lit = tierLight(engine, moved, { tier, year, isOwn: ({ circuit }) => timers.has(circuit.id) }).map((place) => ({
+    ...place,
+    besides: place.besides[wish.month - 1]!,
+  }));
   const mean = (of: (place: (typeof lit)[number]) => number) =>
     lit.reduce((sum, place) => sum + of(place), 0) / lit.length;
   const meanPpfd = mean(({ ppfd }) => ppfd);
@@ -149,40 +119,4 @@ function hung(engine: HomeEngine, facts: HomeFacts, { tier, aboveM, wish, year }
     ),
     refusal: most > wish.peakPpfd ? 'too-bright' : hours > LONGEST_LAMP_DAY_H ? 'too-long' : null,
   };
-}
-
-function hoursFor(wantedDli: number, besides: number, ppfd: number): number {
-  const missing = Math.max(0, wantedDli - besides);
-  return missing === 0 ? 0 : ppfd > 0 ? missing / (ppfd * MOL_PER_UMOL_HOUR) : Infinity;
-}
-
-/** The spots of a tier at their plants' heights; a grid over its board where it has none. */
-function placesOf(facts: HomeFacts, scene: ReturnType<typeof sceneOf>, tier: Tier): Place[] {
-  const spots = placedSpots(facts).filter(({ tierId }) => tierId === tier.id);
-  if (spots.length > 0) {
-    return spots.map((placed) => {
-      const middle = leafPlaceOf(scene, placed);
-      return { spotId: placed.spot.id, middle, top: topPlaceOf(middle, placed) };
-    });
-  }
-  const stand = facts.stands.find(({ id }) => id === tier.standId)!;
-  const room = scene.rooms.get(stand.roomId)!;
-  return GRID.flatMap((u) =>
-    GRID.map((v): Place => {
-      const leaf = vec(stand.xM + u * stand.widthM, stand.yM + v * stand.depthM, tier.heightM + LEAF_HEIGHT_M);
-      const place = { room, leaf, neighbours: [] };
-      return { spotId: null, middle: place, top: place };
-    }),
-  );
-}
-
-/** As high as the board above or the ceiling lets a lamp hang. */
-function highestLamp(facts: HomeFacts, tier: Tier, lamps: readonly Lamp[]): number {
-  const stand = facts.stands.find((candidate) => candidate.id === tier.standId)!;
-  const room = facts.rooms.find((candidate) => candidate.id === stand.roomId)!;
-  const above = facts.tiers
-    .filter((other) => other.standId === stand.id && other.heightM > tier.heightM)
-    .map((other) => other.heightM - tier.heightM - 0.03);
-  const free = Math.min(room.heightM - tier.heightM - 0.02, ...above);
-  return Math.max(LOWEST_LAMP_M + 0.05, Math.min(free, Math.max(1.5, ...lamps.map((lamp) => lamp.aboveM))));
 }
