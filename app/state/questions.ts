@@ -223,5 +223,6 @@ export function useLampPlan(facts: HomeFacts | null, tierId: string, wish: LampW
 /** Ways to the light that is wanted over a tier. */
 export function useLightWays(facts: HomeFacts | null, wish: Omit<LightWaysParams, 'year'>) {
   const year = useYear(facts);
-  return useQuestion('lightWays', facts, { ...wish, year });
+  // Many lamps are tried: what else the screen asks does not wait for them.
+  return useQuestion('lightWays', facts, { ...wish, year }, 'plans');
 }

@@ -17,13 +17,14 @@ interface Given {
 export function LightWays({ facts, wish }: Given) {
   const asked = useLightWays(facts, wish);
   const ways = shownValue(asked);
+  const lit = facts.lamps.some(({ tierId }) => tierId === wish.tierId) ? 'yes' : 'no';
   return (
     <View style={{ gap: SPACE.s }}>
       <Heading>{WORDS.heading}</Heading>
       <Pending asked={asked} />
       {ways?.length === 0 ? <Body>{WORDS.none}</Body> : null}
       {ways?.map((way) => (
-        <OneWay key={way.what} facts={facts} way={way} />
+        <OneWay key={way.what} facts={facts} way={way} lit={lit} />
       ))}
       {ways?.some(({ buy }) => buy !== null) ? <Small>{WORDS.caution}</Small> : null}
       {ways && ways.length > 0 ? <Small>{WORDS.method}</Small> : null}
@@ -31,15 +32,24 @@ export function LightWays({ facts, wish }: Given) {
   );
 }
 
-function OneWay({ facts, way }: { readonly facts: HomeFacts; readonly way: LightWay }) {
+interface WayGiven {
+  readonly facts: HomeFacts;
+  readonly way: LightWay;
+  /** Whether lamps hang over the tier already. */
+  readonly lit: 'yes' | 'no';
+}
+
+function OneWay({ facts, way, lit }: WayGiven) {
   const units = useUnits();
   const { what, least, uniformity, kWhYear, costYear, isEnough } = way;
   const { currency } = planSettingsOf(facts);
+  const words = lit === 'yes' ? WORDS.ways : { ...WORDS.ways, ...WORDS.unlitWays };
   const cost = costYear === null ? '' : `, ${costYear.toFixed(0)} ${currency}`.trimEnd();
   return (
     <View style={{ gap: 2 }}>
-      <Strong>{`${isEnough ? '✓' : '✕'} ${WORDS.ways[what]}`}</Strong>
+      <Strong>{`${isEnough ? '✓' : '✕'} ${words[what]}`}</Strong>
       <Body>{howWords(way, units)}</Body>
+      {lit === 'yes' && what === 'buy' ? <Small>{WORDS.othersRunOn}</Small> : null}
       <Small>
         {[
           WORDS.dimmest(mol(least)),

@@ -251,6 +251,12 @@ export const LIGHT_WAYS = {
     paint: 'Paint the walls white, and run its lamps',
     buy: 'Add a lamp',
   },
+  unlitWays: {
+    curtains: 'Leave the curtains open',
+    paint: 'Paint the walls white',
+    buy: 'Hang a lamp',
+  },
+  othersRunOn: 'Beside the lamps there, which run on as they do.',
   forms: {
     bar: (count: number) => (count === 1 ? '1 bar' : `${count} bars side by side`),
     panel: (count: number) => (count === 1 ? '1 panel' : `${count} panels in a row`),
