@@ -14,16 +14,11 @@ import { makePlan } from '../../state/plan';
 import { useTaxonFinder } from '../../state/taxa';
 import { Button } from '../../ui/button';
 import { Page, Rule } from '../../ui/page';
-import { PickOne } from '../../ui/pick-one';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
+import { Asked } from './what-if-asked';
+import { HeatComes, HumidifierComes, SpotComes, type WhatIfGiven } from './what-if-more';
 import { WHAT_IF as WORDS } from './plan-words';
-
-interface Given {
-  readonly facts: HomeFacts;
-  /** Tries changes and plans the home with them. */
-  readonly onTry: (summary: string, changes: readonly Change[]) => void;
-}
 
 export function WhatIfScreen() {
   const facts = useFacts();
@@ -49,38 +44,14 @@ export function WhatIfScreen() {
       <Rule />
       <Gone facts={facts} onTry={tried} list="plants" />
       <Rule />
+      <SpotComes facts={facts} onTry={tried} />
+      <Rule />
+      <HumidifierComes facts={facts} onTry={tried} />
+      <Rule />
+      <HeatComes facts={facts} onTry={tried} />
+      <Rule />
       <HomeComes facts={facts} onTry={tried} />
     </Page>
-  );
-}
-
-interface AskedGiven {
-  readonly heading: string;
-  readonly label: string;
-  readonly choices: readonly { readonly value: string; readonly word: string }[];
-  readonly none: string;
-  readonly onTry: (value: string) => void;
-}
-
-/** One of a list, and the way to try it. */
-function Asked({ heading, label, choices, none, onTry }: AskedGiven) {
-  const [value, setValue] = useState('');
-  return (
-    <View style={{ gap: SPACE.s }}>
-      <Heading>{heading}</Heading>
-      {choices.length === 0 ? <Small>{none}</Small> : null}
-      {choices.length > 0 ? <PickOne label={label} choices={choices} value={value} onValue={setValue} /> : null}
-      {value ? (
-        <Button
-          kind="main"
-          style={{ alignSelf: 'flex-start' }}
-          label={WORDS.tryLabel(heading)}
-          onPress={() => onTry(value)}
-        >
-          {WORDS.tryIt}
-        </Button>
-      ) : null}
-    </View>
   );
 }
 
@@ -99,7 +70,7 @@ const NAMED = {
 } as const;
 
 /** One of them is gone. */
-function Gone({ facts, onTry, list }: Given & { readonly list: keyof typeof NAMED }) {
+function Gone({ facts, onTry, list }: WhatIfGiven & { readonly list: keyof typeof NAMED }) {
   const choices = NAMED[list](facts);
   const { heading, which, none, told } = WORDS.gone[list];
   const goes = (id: string) => {
@@ -109,7 +80,7 @@ function Gone({ facts, onTry, list }: Given & { readonly list: keyof typeof NAME
   return <Asked heading={heading} label={which} choices={choices} none={none} onTry={goes} />;
 }
 
-function PlantComes({ facts, onTry }: Given) {
+function PlantComes({ facts, onTry }: WhatIfGiven) {
   const finder = useTaxonFinder();
   const [taxon, setTaxon] = useState<Taxon | null>(null);
   const comes = (chosen: Taxon) => {
@@ -143,7 +114,7 @@ function PlantComes({ facts, onTry }: Given) {
   );
 }
 
-function HomeComes({ facts, onTry }: Given) {
+function HomeComes({ facts, onTry }: WhatIfGiven) {
   const homes = useHome((state) => state.homes);
   const tell = useHome((state) => state.tell);
   const choices = homes.filter(({ id }) => id !== facts.home.id).map(({ id, name }) => ({ value: id, word: name }));

@@ -23,12 +23,12 @@ const planned = () => waitFor(() => expect(usePlanStore.getState().state).toBe('
 it('tries a lamp that fails, plans with it, and stores nothing', async () => {
   const push = jest.spyOn(router, 'push');
   await open(<WhatIfScreen />);
-  expect(screen.queryByText('Try it, and plan')).toBeNull();
+  expect(screen.queryByLabelText('Try it, and plan: A lamp fails')).toBeNull();
   fireEvent.press(screen.getByLabelText(/^Which lamp\?/));
   await settled();
   fireEvent.press(withRole('radio')[0]!);
   await settled();
-  fireEvent.press(screen.getByText('Try it, and plan'));
+  fireEvent.press(screen.getByLabelText('Try it, and plan: A lamp fails'));
   await planned();
   expect(push).toHaveBeenCalledWith('/plan');
   expect(useHome.getState().trial!.summaries[0]).toMatch(/ fails$/);
@@ -83,4 +83,36 @@ it('a plant that comes is told with its cautions and what is assumed of it', asy
   fireEvent.press(screen.getByText('Another one'));
   await settled();
   expect(screen.queryByText(/^Taken as full-grown/)).toBeNull();
+});
+
+const triedBy = async (heading: string, pick: RegExp | null) => {
+  const push = jest.spyOn(router, 'push').mockImplementation(() => undefined);
+  await open(<WhatIfScreen />);
+  if (pick) {
+    fireEvent.press(screen.getByLabelText(pick));
+    await settled();
+    fireEvent.press(withRole('radio')[0]!);
+    await settled();
+  }
+  fireEvent.press(screen.getByLabelText(`Try it, and plan: ${heading}`));
+  await planned();
+  push.mockRestore();
+};
+
+it('tries one more spot, and plans with it', async () => {
+  await triedBy('One more spot', /^On which board\?/);
+  expect(shownFacts()!.spots).toHaveLength(shownHome.spots.length + 1);
+  expect(useHome.getState().facts!.spots).toHaveLength(shownHome.spots.length);
+});
+
+it('tries a humidifier in a room', async () => {
+  await triedBy('A humidifier comes', /^In which room\?/);
+  expect(shownFacts()!.airThings.at(-1)).toMatchObject({ kind: 'humidifier', gramsH: 250, setRh: 60 });
+});
+
+it('tries a heat wave in every room whose air is known', async () => {
+  await triedBy('A heat wave, while you are away', null);
+  const hot = shownFacts()!.air.filter(({ id }) => !shownHome.air.some((one) => one.id === id));
+  expect(hot.length).toBeGreaterThan(0);
+  expect(new Set(hot.map(({ roomId }) => roomId)).size).toBe(hot.length);
 });

@@ -3,7 +3,7 @@ export { planHome } from './plan-home';
 export { planSettingsOf } from './settings';
 export * from './proposal';
 export type { NightBreaker } from './night-breakers';
-export { movingIn, without } from './what-if';
+export { heatWave, movingIn, without, type RoomMonth } from './what-if';
 export {
   acceptChanges,
   homeAfter,
