@@ -36,7 +36,7 @@ describe('a step', () => {
   const { units } = useSettings.getState();
   const step = (fields: Partial<PlanStep> & Pick<PlanStep, 'kind'>): PlanStep => ({
     ...{ id: 's', planId: 'x', order: 2, on: '2026-11-30', plantId: sunPlant.id, fromSpotId: null, spotId: null },
-    ...{ circuitId: null, programme: [], lampId: null, aboveM: null, doneOn: null, ...fields },
+    ...{ circuitId: null, programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn: null, ...fields },
   });
 
   it('of a carry says who, where from and where to', () => {

@@ -108,7 +108,7 @@ const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string,
     photometryId: null,
   },
   planSettings: { hardening: 'usual' },
-  planSteps: { lampId: null, aboveM: null },
+  planSteps: { lampId: null, aboveM: null, fromAboveM: null },
   plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null, foliage: 'medium', ...UNSAID_OF_PLANTS },
 };
 

@@ -95,7 +95,7 @@ it('a year has one arrangement, two or four', () => {
 it('a step is for a day that there is', () => {
   const step = {
     ...{ id: 's', planId: 'p', order: 0, on: '2026-11-30', kind: 'carry', plantId: 'q', fromSpotId: null },
-    ...{ spotId: 'r', circuitId: null, programme: [], lampId: null, aboveM: null, doneOn: null },
+    ...{ spotId: 'r', circuitId: null, programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn: null },
   };
   expect(planStepSchema.safeParse(step).success).toBe(true);
   expect(planStepSchema.safeParse({ ...step, on: '2026-02-30' }).success).toBe(false);

@@ -149,5 +149,6 @@ export const planStepSchema = z.strictObject({
   programme: programmeSchema,
   lampId: id.nullable(),
   aboveM: metres(0.02, 8).nullable(),
+  fromAboveM: metres(0.02, 8).nullable(),
   doneOn: isoDate.nullable(),
 }) satisfies z.ZodType<PlanStep>;

@@ -10,8 +10,8 @@ UPDATE `journal_changes` SET `before` = json_set(`before`, '$.hardening', 'usual
 --> statement-breakpoint
 UPDATE `journal_changes` SET `after` = json_set(`after`, '$.hardening', 'usual') WHERE `list` = 'planSettings' AND json_extract(`after`, '$.id') IS NOT NULL AND json_extract(`after`, '$.hardening') IS NULL;
 --> statement-breakpoint
-UPDATE `facts` SET `body` = json_set(`body`, '$.lampId', null, '$.aboveM', null) WHERE `list` = 'planSteps' AND json_type(`body`, '$.lampId') IS NULL;
+UPDATE `facts` SET `body` = json_set(`body`, '$.lampId', null, '$.aboveM', null, '$.fromAboveM', null) WHERE `list` = 'planSteps' AND json_type(`body`, '$.lampId') IS NULL;
 --> statement-breakpoint
-UPDATE `journal_changes` SET `before` = json_set(`before`, '$.lampId', null, '$.aboveM', null) WHERE `list` = 'planSteps' AND json_extract(`before`, '$.id') IS NOT NULL AND json_type(`before`, '$.lampId') IS NULL;
+UPDATE `journal_changes` SET `before` = json_set(`before`, '$.lampId', null, '$.aboveM', null, '$.fromAboveM', null) WHERE `list` = 'planSteps' AND json_extract(`before`, '$.id') IS NOT NULL AND json_type(`before`, '$.lampId') IS NULL;
 --> statement-breakpoint
-UPDATE `journal_changes` SET `after` = json_set(`after`, '$.lampId', null, '$.aboveM', null) WHERE `list` = 'planSteps' AND json_extract(`after`, '$.id') IS NOT NULL AND json_type(`after`, '$.lampId') IS NULL;
+UPDATE `journal_changes` SET `after` = json_set(`after`, '$.lampId', null, '$.aboveM', null, '$.fromAboveM', null) WHERE `list` = 'planSteps' AND json_extract(`after`, '$.id') IS NOT NULL AND json_type(`after`, '$.lampId') IS NULL;

@@ -65,9 +65,7 @@ function OneWay({ facts, way, lit }: WayGiven) {
 /** "2 bars of 60 µmol/s (25 W each, 90 cm long), 30 cm above the board, 14.0 h a day". */
 function howWords({ buy, aboveM, hours: ofDay }: LightWay, units: Units): string {
   const parts = [
-    ...(buy
-      ? [WORDS.lamp(WORDS.forms[buy.form](buy.count), buy.ppf, buy.watts, length(buy.lengthM, units), buy.count)]
-      : []),
+    ...(buy ? [WORDS.lamp(WORDS.forms[buy.form](buy.count), buy.ppf, buy.watts, length(buy.lengthM, units))] : []),
     ...(aboveM === null ? [] : [WORDS.above(length(aboveM, units))]),
     ...(aboveM === null ? [] : [ofDay < 0.05 ? WORDS.noHours : WORDS.hoursADay(hours(ofDay))]),
   ];

@@ -246,7 +246,7 @@ export const LIGHT_WAYS = {
   none: 'None was found: no lamp fits over it without being too bright for its plants.',
   ways: {
     longer: 'Run its lamps longer',
-    hang: 'Hang its lamps anew',
+    hang: 'Hang its lamps at another height',
     curtains: 'Leave the curtains open, and run its lamps',
     paint: 'Paint the walls white, and run its lamps',
     buy: 'Add a lamp',
@@ -258,11 +258,11 @@ export const LIGHT_WAYS = {
   },
   othersRunOn: 'Beside the lamps there, which run on as they do.',
   forms: {
-    bar: (count: number) => (count === 1 ? '1 bar' : `${count} bars side by side`),
-    panel: (count: number) => (count === 1 ? '1 panel' : `${count} panels in a row`),
+    bar: (count: number) => (count === 1 ? '1 bar of' : `${count} bars side by side, each of`),
+    panel: (count: number) => (count === 1 ? '1 panel of' : `${count} panels in a row, each of`),
   },
-  lamp: (what: string, ppf: number, watts: number, long: string, count: number) =>
-    `${what} of ${ppf} µmol/s${count > 1 ? ' each' : ''} (about ${watts} W as LED, ${long} long)`,
+  lamp: (what: string, ppf: number, watts: number, long: string) =>
+    `${what} ${ppf} µmol/s (about ${watts} W as LED, ${long} long)`,
   above: (height: string) => `${height} above the board`,
   hoursADay: (hours: string) => `${hours} a day`,
   noHours: 'no lamp hours needed',

@@ -8,7 +8,7 @@ import { standDrawing } from './stand-drawing';
 const ON = '2026-11-30';
 const step = (fields: Partial<PlanStep> & Pick<PlanStep, 'id' | 'kind'>): PlanStep => ({
   ...{ planId: 'x', order: 0, on: ON, plantId: null, fromSpotId: null, spotId: null, circuitId: null },
-  ...{ programme: [], lampId: null, aboveM: null, doneOn: null, ...fields },
+  ...{ programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn: null, ...fields },
 });
 
 const carry = step({

@@ -1,7 +1,7 @@
 /** What the plan's screens say, file by file. */
 
 const HANG_CAUTION =
-  'Switch off and let it cool before you hang a lamp anew. Use fixings that bear it, and keep its cable from any water.';
+  'Switch off and let it cool before you move a lamp. Use fixings that bear it, and keep its cable from any water.';
 
 export const PLAN_SCREEN = {
   title: 'A plan for the whole home',

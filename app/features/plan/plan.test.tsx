@@ -93,6 +93,7 @@ describe('the walk', () => {
       programme: [],
       lampId: null,
       aboveM: null,
+      fromAboveM: null,
       doneOn: null,
     },
   };

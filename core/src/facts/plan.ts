@@ -99,6 +99,8 @@ export interface PlanStep {
   /** Of a lamp: how high it hangs from then on, m above its tier's board. */
   readonly lampId: string | null;
   readonly aboveM: number | null;
+  /** Once it is done: how high the lamp hung before, m; null until then. */
+  readonly fromAboveM: number | null;
   /** The day it was done, YYYY-MM-DD; null while it is open. */
   readonly doneOn: string | null;
 }

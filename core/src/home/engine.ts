@@ -236,14 +236,13 @@ export class HomeEngine {
     if (facts.readings.every((reading) => reading.withdrawnOn !== null)) return [];
     const { rooms, windows, stands, tiers, spots, circuits, lamps, plants, blocks, obstructions, photometries } = facts;
     const parts = [rooms, windows, stands, tiers, spots, circuits, lamps, plants, blocks, obstructions, photometries];
-    const key = `${sky.key}|${this.names.ofParts(facts.readings, facts.home, ...parts)}`;
+    const key = `${sky.key}|${this.names.ofParts(facts.readings, facts.home, facts.planSteps, ...parts)}`;
     return this.readings.recall(key, () =>
       comparedReadings({
         lit: this.lit,
         knowledge: this.sources,
         scene,
         sky,
-        placeOf: (spot) => leafPlaceOf(scene, spot),
       }),
     );
   }

@@ -5,11 +5,12 @@ import { momentAt, type Moment } from '../sky';
 import { LUX_PER_PPFD, MOL_PER_UMOL_HOUR, PPFD_PER_WATT, RADIANS, civilDateOf, minuteOfCivilDay } from '../units';
 import { fullHours, lumensPerUmol } from '../lamp';
 import type { Reading, ReadingSky, ReadingUnit } from '../facts';
+import { asItWas, differenceKey } from './as-it-was';
 import { meanDli } from './conditions';
-import type { Knowledge } from './knowledge';
+import type { Sources } from './knowledge';
 import type { HomeSky, LitHome } from './lit-home';
 import { daylightOf, momentLight, type MomentLight } from './moments';
-import type { LeafPlace, Scene } from './scene';
+import { leafPlaceOf, sceneOf, type LeafPlace, type Scene } from './scene';
 
 /** Readings of a spot and its neighbours taken together; null where none bears on it. */
 export interface SpotCalibration {
@@ -58,10 +59,9 @@ export function ppfdOfReading(value: number, unit: ReadingUnit, luxPerPpfd: numb
 
 interface ReadingInputs {
   readonly lit: LitHome;
-  readonly knowledge: Knowledge;
+  readonly knowledge: Sources;
   readonly scene: Scene;
   readonly sky: HomeSky;
-  readonly placeOf: (spot: PlacedSpot) => LeafPlace;
 }
 
 /**
@@ -69,17 +69,32 @@ interface ReadingInputs {
  * which nothing is computed are left out.
  */
 export function comparedReadings(question: ReadingInputs): ComparedReading[] {
-  const { scene } = question;
+  const { scene, knowledge } = question;
   const { facts } = scene;
   const live = facts.readings.filter((reading) => reading.withdrawnOn === null);
-  if (live.length === 0) return [];
-  const placed = new Map(placedSpots(facts).map((spot) => [spot.spot.id, spot]));
+  const scenes = new Map<string, Then>();
   return live.flatMap((reading): ComparedReading[] => {
-    const spot = placed.get(reading.spotId);
-    const compared = spot && compareReading(question, reading, question.placeOf(spot));
+    // What has been carried or hung anew since was not there when the meter was held.
+    const home = asItWas(facts, reading);
+    const key = differenceKey(home, facts);
+    let then = scenes.get(key);
+    if (!then) scenes.set(key, (then = thenIn(home === facts ? scene : sceneOf(home, knowledge))));
+    const spot = then.placed.get(reading.spotId);
+    const compared = spot && compareReading({ ...question, scene: then.scene }, reading, leafPlaceOf(then.scene, spot));
     return compared && compared.computedPpfd > LEAST_COMPUTED && compared.measuredPpfd > 0 ? [compared] : [];
   });
 }
+
+/** A home as it was when readings were taken. */
+interface Then {
+  readonly scene: Scene;
+  readonly placed: ReadonlyMap<string, PlacedSpot>;
+}
+
+const thenIn = (scene: Scene): Then => ({
+  scene,
+  placed: new Map(placedSpots(scene.facts).map((spot) => [spot.spot.id, spot])),
+});
 
 /** One reading against the model. */
 function compareReading(question: ReadingInputs, reading: Reading, place: LeafPlace): ComparedReading {

@@ -70,7 +70,8 @@ export function plannedHome(
   const homes = plan.spots.map((at, season) => homeInSeason(layout, { at, season }, timers, on));
   const lit = homes.map((home, season) => {
     const asked = [...new Set(plan.spots[season]!.map((spot) => spots[spot]!.spot.id))];
-    return engine.conditionsAt(home, asked, year, facts);
+    // Lamps warm their rooms: the air is the planned home's own.
+    return engine.conditionsAt(home, asked, year, home, facts);
   });
   const years = plants.map((_, p) => {
     const months = new Array<Condition>(12);

@@ -107,7 +107,7 @@ function* ownLights(desk: Desk, { plan, home, scores }: Tried, share: number): G
       menus: layout.menus,
       spotIds: spotIds.map((spot) => layout.spots[spot]!.spot.id),
       timers: spotIds.map((spot) => lights[spot]!.timers),
-      airOf: layout.facts,
+      airOf: home.homes[season]!,
     });
     let step = working.next();
     for (; !step.done; step = working.next()) yield share;

@@ -185,7 +185,7 @@ it('a timer is set by its step, to what the plan says', () => {
   const programme = [{ months: [1, 2], spans: [{ onMinute: 480, offMinute: 600 }], level: 0.5 }];
   const step = {
     ...{ id: 's', planId: 'x', order: 0, on: ON, kind: 'timer' as const, plantId: null, fromSpotId: null },
-    ...{ spotId: null, circuitId: 'c', programme, lampId: null, aboveM: null, doneOn: null },
+    ...{ spotId: null, circuitId: 'c', programme, lampId: null, aboveM: null, fromAboveM: null, doneOn: null },
   };
   const home = applied(smallHome, [put('planSteps', step)])!;
   const done = applied(home, stepChanges(home, step, ON))!;

@@ -195,6 +195,7 @@ const NOTHING = {
   programme: [],
   lampId: null,
   aboveM: null,
+  fromAboveM: null,
 } as const;
 
 /** What is accepted of a plan, and when. */
@@ -244,8 +245,11 @@ export function stepChanges(facts: HomeFacts, step: PlanStep, on: string): Chang
   }
   if (step.kind === 'timer' && step.circuitId !== null)
     return [patch('circuits', step.circuitId, { programme: step.programme }), done];
-  if (step.kind === 'hang' && step.lampId !== null && step.aboveM !== null)
-    return [patch('lamps', step.lampId, { aboveM: step.aboveM }), done];
+  if (step.kind === 'hang' && step.lampId !== null && step.aboveM !== null) {
+    const fromAboveM = facts.lamps.find(({ id }) => id === step.lampId)?.aboveM ?? null;
+    const hung = patch('planSteps', step.id, { doneOn: on, fromAboveM });
+    return [patch('lamps', step.lampId, { aboveM: step.aboveM }), hung];
+  }
   return [done];
 }
 

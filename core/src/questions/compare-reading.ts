@@ -1,6 +1,6 @@
 /** A reading held against the model while it is being taken. */
 import type { HomeFacts, Reading } from '../facts';
-import { comparedReadings, leafPlaceOf, sceneOf, type ComparedReading, type HomeEngine } from '../home';
+import { comparedReadings, sceneOf, type ComparedReading, type HomeEngine } from '../home';
 
 export interface CompareReadingParams {
   readonly reading: Reading;
@@ -16,12 +16,6 @@ export function compareReading(
   const { lit, sources } = engine;
   const scene = sceneOf({ ...facts, readings: [reading] }, sources);
   const sky = lit.sky(facts, year);
-  const [compared] = comparedReadings({
-    lit,
-    knowledge: sources,
-    scene,
-    sky,
-    placeOf: (spot) => leafPlaceOf(scene, spot),
-  });
+  const [compared] = comparedReadings({ lit, knowledge: sources, scene, sky });
   return compared ?? null;
 }

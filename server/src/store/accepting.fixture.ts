@@ -13,7 +13,7 @@ function accepted(n: number, steps: number): Change[] {
   const stepId = (plan: number, i: number) => `step-${plan}-${i}`;
   const all = Array.from({ length: steps }, (_, i) => i);
   const step = { planId, on: '2026-11-30', kind: 'shade', plantId: 'p-moth', doneOn: null, programme: [] } as const;
-  const nowhere = { fromSpotId: null, spotId: null, circuitId: null, lampId: null, aboveM: null };
+  const nowhere = { fromSpotId: null, spotId: null, circuitId: null, lampId: null, aboveM: null, fromAboveM: null };
   return [
     ...(n > 0 ? all.map((i) => drop('planSteps', stepId(n - 1, i))) : []),
     put('plans', {

@@ -324,7 +324,7 @@ describe('a file of before timers had programmes', () => {
 describe('a file of before stands told who passes them', () => {
   it('has quiet stands with walls for any plant, and one that was taken out can be brought back', async () => {
     await fileBefore({
-      ...{ migration: '0009_plan_details', list: 'stands', unsaid: /^(traffic|wall|hardening|lampId|aboveM)$/ },
+      ...{ migration: '0009_plan_details', list: 'stands', unsaid: /^(traffic|wall|hardening)$/ },
       without: ['tiers', 'spots', 'lamps', 'plants'],
     });
     const { open, store } = await carried();
