@@ -7,6 +7,7 @@ export { heatWave, movingIn, without, type RoomMonth } from './what-if';
 export {
   acceptChanges,
   homeAfter,
+  isHardened,
   openSteps,
   stepChanges,
   workOf,

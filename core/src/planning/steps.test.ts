@@ -2,7 +2,7 @@
 import { applied, put, type HomeFacts, type Plant } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
 import type { FoundPlan } from './proposal';
-import { acceptChanges, openSteps, stepChanges, workOf } from './steps';
+import { acceptChanges, isHardened, openSteps, stepChanges, workOf } from './steps';
 
 const ON = '2026-11-30';
 const [model] = smallHome.plants as [Plant];
@@ -191,4 +191,23 @@ it('a timer is set by its step, to what the plan says', () => {
   const done = applied(home, stepChanges(home, step, ON))!;
   expect(done.circuits[0]!.programme).toEqual(programme);
   expect(done.planSteps[0]!.doneOn).toBe(ON);
+});
+
+describe('a plant that was moved into more light', () => {
+  const moved = { ...smallHome.plants[0]!, movedOn: ON };
+  const shade = (doneOn: string | null) => ({
+    ...{ id: 's', planId: 'x', order: 0, on: ON, kind: 'shade' as const, plantId: moved.id, fromSpotId: null },
+    ...{ spotId: null, circuitId: null, programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn },
+  });
+
+  it('gets used to it once the paper is before it, and not while that is still to be done', () => {
+    expect(isHardened({ planSteps: [shade(ON)] }, moved)).toBe(true);
+    expect(isHardened({ planSteps: [shade(null)] }, moved)).toBe(false);
+    expect(isHardened({ planSteps: [] }, moved)).toBe(false);
+  });
+
+  it('is not used to another place by the paper of an earlier move', () => {
+    expect(isHardened({ planSteps: [shade('2026-05-01')] }, moved)).toBe(false);
+    expect(isHardened({ planSteps: [shade(ON)] }, { ...moved, movedOn: null })).toBe(false);
+  });
 });

@@ -253,6 +253,19 @@ export function stepChanges(facts: HomeFacts, step: PlanStep, on: string): Chang
   return [done];
 }
 
+/**
+ * Whether a plant gets used to its new light behind paper, as its plan said, or has done so: its leaves do not burn as
+ * those of one do that was only moved.
+ */
+export const isHardened = (
+  { planSteps }: Pick<HomeFacts, 'planSteps'>,
+  { id, movedOn }: Pick<Plant, 'id' | 'movedOn'>,
+): boolean =>
+  movedOn !== null &&
+  planSteps.some(
+    ({ kind, plantId, doneOn }) => kind === 'shade' && plantId === id && doneOn !== null && doneOn >= movedOn,
+  );
+
 /** Steps that are open, in the order of work. */
 export const openSteps = ({ planSteps }: Pick<HomeFacts, 'planSteps'>): PlanStep[] =>
   planSteps

@@ -3,6 +3,7 @@ import type { HomeFacts, Plant } from '../facts';
 import { FULL, fitYear, reserveAfter, type Condition, type YearFit } from '../fit';
 import type { ComparedReading, HomeEngine, SpotAnswer, SpotAnswers, Steps } from '../home';
 import { usedToBefore } from '../match';
+import { isHardened } from '../planning';
 import type { Target } from '../plant';
 
 export interface PlantAnswer {
@@ -80,7 +81,7 @@ export function standingOf(
   const before = plant.cameFromSpotId !== null && conditions.get(plant.cameFromSpotId);
   const since = plant.movedOn ?? plant.arrivedOn;
   return {
-    targets: before ? usedToBefore(targets, plant, before, here, year) : targets,
+    targets: before && !isHardened(facts, plant) ? usedToBefore(targets, plant, before, here, year) : targets,
     reserveLeft: (since && reserveSince(targets, here, since, { year, month })) || FULL,
   };
 }
