@@ -27,6 +27,7 @@ const IN_COLUMNS = [
   '/plan/prices',
   '/plan/compare',
   '/loggers',
+  '/plugs',
   '/loggers/loft-logger-temperature',
 ];
 
@@ -46,6 +47,7 @@ const OF_ONE_COLUMN = [
   '/catalogue/own',
   '/light/year/bench-1b',
   '/light/tier/rack-2',
+  '/light/tier/galley-shelf-2',
   '/light/reading/sill-2',
   '/light/readings',
   '/light/files',
