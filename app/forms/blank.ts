@@ -4,6 +4,7 @@ import {
   ALL_MONTHS,
   PALE_REVEAL,
   ASSUMED_CLIMATE,
+  PLAIN_LAMP,
   PLAIN_STAND,
   PLAIN_TIMER,
   PLAIN_WOOD,
@@ -189,13 +190,7 @@ function newLamp(facts: HomeFacts, tierId: string, circuitId: string, stand: Sta
     acrossM: stand.depthM / 2,
     aboveM: 0.45,
     dimming: 1,
-    ratedBy: 'ppf',
-    lumens: null,
-    tiltDeg: 0,
-    tiltToward: 'a',
-    burntHours: 0,
-    lifeHours: null,
-    photometryId: null,
+    ...PLAIN_LAMP,
   };
 }
 

@@ -275,6 +275,6 @@ export const LIGHT_WAYS = {
     'Hours are those of the month above; electricity is added up over the year, each month with the hours it needs. ' +
     'A lamp to buy is sized for 14 h, by 2.4 µmol a joule, as white LEDs have; take the next larger one.',
   caution:
-    'Before you add a lamp: the rating of timer, socket and circuit, a drip loop in its cable, no splashes, a fixing that ' +
-    'bears it. Local codes and a licensed electrician come first.',
+    'Before you add a lamp: the rating of timer, socket and circuit, a drip loop in its cable, no splashes, a ' +
+    'fixing that bears it. Local codes and a licensed electrician come first.',
 };

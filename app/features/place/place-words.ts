@@ -159,6 +159,6 @@ export const SUN_FILL = {
   crossed: 'No shorter than the shortest day.',
   fill: 'Fill in the months',
   about:
-    'By the fifteenth of each month and the clock here. Nothing is saved before you save the programme; what it held is ' +
-    'replaced.',
+    'By the fifteenth of each month and the clock here. Nothing is saved before you save the programme; what it ' +
+    'held is replaced.',
 };

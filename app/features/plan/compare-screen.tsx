@@ -12,7 +12,8 @@ import { SPACE } from '../../ui/theme';
 import { Body, Figure, Heading, Small, Title } from '../../ui/type';
 import { useIsWide } from '../../ui/use-ink';
 import { kWhWords, money, percent } from './figures';
-import { COMPARE as WORDS, SUMMARY } from './plan-words';
+import { SUMMARY } from './plan-words';
+import { COMPARE as WORDS } from './what-if-words';
 import { differingPlants, forget, standingIn, useVariants, type Variant, type VariantPlant } from './variants';
 
 export function CompareScreen() {

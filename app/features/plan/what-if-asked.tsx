@@ -5,7 +5,7 @@ import { Button } from '../../ui/button';
 import { PickOne } from '../../ui/pick-one';
 import { SPACE } from '../../ui/theme';
 import { Heading, Small } from '../../ui/type';
-import { WHAT_IF as WORDS } from './plan-words';
+import { WHAT_IF as WORDS } from './what-if-words';
 
 interface AskedGiven {
   readonly heading: string;

@@ -8,7 +8,7 @@ import { Button } from '../../ui/button';
 import { SPACE } from '../../ui/theme';
 import { Heading, Small } from '../../ui/type';
 import { Asked } from './what-if-asked';
-import { WHAT_IF as WORDS } from './plan-words';
+import { WHAT_IF as WORDS } from './what-if-words';
 
 export interface WhatIfGiven {
   readonly facts: HomeFacts;

@@ -18,7 +18,7 @@ import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Title } from '../../ui/type';
 import { Asked } from './what-if-asked';
 import { HeatComes, HumidifierComes, SpotComes, type WhatIfGiven } from './what-if-more';
-import { WHAT_IF as WORDS } from './plan-words';
+import { WHAT_IF as WORDS } from './what-if-words';
 
 export function WhatIfScreen() {
   const facts = useFacts();

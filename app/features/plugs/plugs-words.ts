@@ -4,8 +4,8 @@ export const PLUGS_SCREEN = {
   place: 'The place',
   title: 'Timer plugs',
   about:
-    'A plug on your network that keeps a timer’s programme by itself. Each is asked every minute what it does, and what it ' +
-    'says is held against its timer here. Only a plug you arm is ever set from here.',
+    'A plug on your network that keeps a timer’s programme by itself. Each is asked every minute what it does, and ' +
+    'what it says is held against its timer here. Only a plug you arm is ever set from here.',
   none: 'No plug is known yet.',
   working: 'Asking for the plugs',
   timerGone: 'Its timer is gone.',
@@ -33,8 +33,8 @@ export const PLUGS_SCREEN = {
 export const ARM_SHEET = {
   title: (name: string) => `Let Dulvan set ${name}?`,
   what: (timer: string, programme: string) =>
-    `From now on its clock and programme are set to “${timer}”: ${programme}. When you change that timer or do a step of a ` +
-    'plan, the plug follows within a minute.',
+    `From now on its clock and programme are set to “${timer}”: ${programme}. When you change that timer or do a ` +
+    'step of a plan, the plug follows within a minute.',
   keepsOn: 'The plug switches by itself: it goes on when Dulvan is off.',
   cautions: [
     'Only lamps hang on it, and nothing that must not come on alone: no heater, no pump, no humidifier.',

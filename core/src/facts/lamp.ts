@@ -44,3 +44,14 @@ export interface Lamp {
   /** A photometric file of the home that tells how its light is spread; null follows form and beam. */
   readonly photometryId: string | null;
 }
+
+/** A lamp of which nothing more was said than its photons: it shines straight down, and has not aged. */
+export const PLAIN_LAMP = {
+  ratedBy: 'ppf',
+  lumens: null,
+  tiltDeg: 0,
+  tiltToward: 'a',
+  burntHours: 0,
+  lifeHours: null,
+  photometryId: null,
+} as const satisfies Partial<Lamp>;

@@ -43,7 +43,7 @@ export type Goal = (typeof GOALS)[number];
 export interface Plant {
   readonly id: string;
   readonly homeId: string;
-  /** Key of a taxon in the catalogue, of a group there (`group-aroids`) while its name is not known, or of an own taxon. */
+  /** Key of a taxon in the catalogue, of a group there (`group-aroids`) while it has no name, or of an own one. */
   readonly taxonId: string;
   /** Parents of a hybrid without a name of its own; with any, they stand in place of the taxon. */
   readonly parents: readonly Parent[];

@@ -34,7 +34,7 @@ export function asItWas(facts: HomeFacts, { spotId, atMs }: Pick<Reading, 'spotI
   };
 }
 
-/** Names the state a home was in beside another: the same for the same plants and lamps that stood or hung otherwise. */
+/** Names how a home was otherwise than now: the same for the same plants and lamps that stood or hung elsewhere. */
 export const differenceKey = (then: HomeFacts, now: HomeFacts): string => {
   const plants = then.plants.filter((plant, i) => plant !== now.plants[i]).map(({ id }) => id);
   const lamps = then.lamps.filter((lamp, i) => lamp !== now.lamps[i]).map(({ id, aboveM }) => `${id}@${aboveM}`);

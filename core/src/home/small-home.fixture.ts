@@ -1,6 +1,6 @@
 /** A small home for tests: one room with a south window, a shelf with a lamp, a sill, two plants, a cabinet. */
 import type { Taxon } from '../taxon';
-import { NOTHING_PLANNED, PLAIN_STAND, PLAIN_TIMER, type HomeFacts } from '../facts';
+import { NOTHING_PLANNED, PLAIN_LAMP, PLAIN_STAND, PLAIN_TIMER, type HomeFacts } from '../facts';
 import type { Knowledge } from './knowledge';
 
 const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
@@ -196,13 +196,7 @@ export const smallHome: HomeFacts = {
       acrossM: 0.2,
       aboveM: 0.5,
       dimming: 1,
-      ratedBy: 'ppf',
-      lumens: null,
-      tiltDeg: 0,
-      tiltToward: 'a',
-      burntHours: 0,
-      lifeHours: null,
-      photometryId: null,
+      ...PLAIN_LAMP,
     },
   ],
   plants: [

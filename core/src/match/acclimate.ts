@@ -7,8 +7,8 @@ import { HARDENS_IN_WEEKS, weeksSince, type Target } from '../plant';
 const JUMP = 2;
 
 /**
- * Targets of a plant that was moved into stronger light: for six weeks its leaves are used to no more sun than they had.
- * The same list where nothing changes.
+ * Targets of a plant that was moved into stronger light: for six weeks its leaves are used to no more sun than they
+ * had. The same list where nothing changes.
  * @param before twelve months of the spot it came from; @param here of the one it stands on
  */
 export function usedToBefore(
@@ -54,7 +54,8 @@ export interface Hardening {
 }
 
 /**
- * The steps in which a plant gets used to a new light, each at most twice the light before; null where it can go at once.
+ * The steps in which a plant gets used to a new light, each at most twice the light before; null where it can go at
+ * once.
  * A starved plant has the light it lives on at once: to wait in the dark would harm it more.
  */
 export function stepsInto(

@@ -191,7 +191,7 @@ function numberOf(targets: Wanting['targets']): number {
 /** A plant that would stand into a lamp hung lower is worth so little that no plan has it there. */
 const IN_THE_LAMP = -2;
 
-/** The light states of a spot under which lamps hang too low for a plant; one that stands there already is no better off. */
+/** The light states of a spot under which lamps hang too low for a plant, also for one that stands there already. */
 function tooTallUnder({ facts, menus, plants, spots }: Layout, lights: readonly SpotLight[]) {
   const under = new HeightUnder(
     facts,

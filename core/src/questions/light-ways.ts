@@ -3,6 +3,7 @@
  * open curtains, a white wall, and the lamp to buy, without a brand.
  */
 import {
+  PLAIN_LAMP,
   PLAIN_TIMER,
   applied,
   patch,
@@ -219,13 +220,7 @@ function lampsOver({ facts, tier }: Asking, form: LampToBuy['form'], count: numb
       ...{ lengthM: isAlongX ? length : breadth, breadthM: isAlongX ? breadth : length },
       ...{ alongM: isAlongX ? along : across, acrossM: isAlongX ? across : along, aboveM, dimming: 1 },
       ...{
-        ratedBy: 'ppf',
-        lumens: null,
-        tiltDeg: 0,
-        tiltToward: 'a',
-        burntHours: 0,
-        lifeHours: null,
-        photometryId: null,
+        ...PLAIN_LAMP,
       },
     };
   });

@@ -2,6 +2,7 @@
 import {
   ALL_MONTHS,
   PALE_REVEAL,
+  PLAIN_LAMP,
   PLAIN_STAND,
   PLAIN_TIMER,
   type AirStatement,
@@ -92,13 +93,7 @@ export function lamp(
     lengthM: 0,
     breadthM: 0,
     dimming: 1,
-    ratedBy: 'ppf',
-    lumens: null,
-    tiltDeg: 0,
-    tiltToward: 'a',
-    burntHours: 0,
-    lifeHours: null,
-    photometryId: null,
+    ...PLAIN_LAMP,
     ...given,
   };
 }

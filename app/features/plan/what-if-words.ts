@@ -1,0 +1,80 @@
+/** What the screens say on which something is tried, and plans are set side by side. */
+
+export const COMPARE = {
+  title: 'Side by side',
+  intro: 'The home as it is, each plan that was made since Dulvan was opened, and what was tried.',
+  none: 'There is nothing to compare yet: make a plan first, or ask what would be if …',
+  toPlan: 'To the plan',
+  whatIf: 'What if …',
+  first: 'On the left',
+  second: 'On the right',
+  figures: 'Figures',
+  plants: 'Plants that fare differently',
+  plantsNote: 'How well each does, and where it would stand; first those that differ most.',
+  alike: 'Every plant does as well in each of them.',
+  notThere: 'not there',
+  noVerdict: '–',
+  nowhere: 'stands nowhere',
+  forget: (name: string) => `Leave out “${name}”`,
+  asItIs: 'As it is',
+  planned: (arrangement: string) => `Plan: ${arrangement.toLowerCase()}`,
+  asTried: (tried: string) => `As tried: ${tried}`,
+  plannedWith: (tried: string) => `Plan with: ${tried}`,
+};
+
+export const WHAT_IF = {
+  title: 'What if …',
+  intro:
+    'Each is tried and planned for, nothing is stored. Beside the home as it is, and other plans, it stands under ' +
+    'Side by side. Put back ends it.',
+  tryIt: 'Try it, and plan',
+  tryLabel: (heading: string) => `Try it, and plan: ${heading}`,
+  besides: 'What is tried already stays tried, and this comes to it: put it back first to try this alone.',
+  gone: {
+    lamps: {
+      heading: 'A lamp fails',
+      which: 'Which lamp?',
+      none: 'There is no lamp in this home.',
+      told: (lamp: string) => `${lamp} fails`,
+    },
+    windows: {
+      heading: 'A window is bricked up',
+      which: 'Which window?',
+      none: 'There is no window in this home.',
+      told: (window: string) => `${window} bricked up`,
+    },
+    plants: {
+      heading: 'A plant is given away',
+      which: 'Which one?',
+      none: 'There is no plant in this home.',
+      told: (plant: string) => `${plant} given away`,
+    },
+  },
+  plant: 'Another plant comes',
+  whichPlant: 'Which plant?',
+  plantAssumed: 'Taken as full-grown, in a pot of 12 cm; add it under Plants to say it more exactly.',
+  plantCame: (plant: string) => `${plant} comes`,
+  another: 'Another one',
+  spot: 'One more spot',
+  whichBoard: 'On which board?',
+  board: (stand: string, heightCm: number) => `${stand}, board at ${heightCm} cm`,
+  noBoard: 'There is no board in this home.',
+  spotCame: (board: string) => `One more spot: ${board}`,
+  humidifier: 'A humidifier comes',
+  humidifierNote: 'Taken as one that gives a quarter of a litre an hour until the room has 60 %.',
+  aHumidifier: 'Humidifier',
+  whichRoom: 'In which room?',
+  noRoom: 'There is no room in this home.',
+  humidifierCame: (room: string) => `Humidifier in ${room}`,
+  heat: 'A heat wave, while you are away',
+  heatNote:
+    'The hottest month of each room, 6 °C hotter by day and 5 by night, with air as much drier. Told as if the ' +
+    'whole month were so: what is in danger then is to be moved before you leave. Whoever waters must know of it, too.',
+  heatWaits: 'The air of the rooms is still being worked out.',
+  heatCame: 'A heat wave',
+  home: 'The plants of another home come here',
+  whichHome: 'Which home?',
+  noHome: 'There is no other home.',
+  homeCame: (plants: string, home: string) => `${plants} of ${home} come`,
+  ownKinds: (plants: string) => `${plants} are left out: this home does not know their kinds.`,
+};
