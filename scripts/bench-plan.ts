@@ -61,8 +61,8 @@ function plainly(highs: Highs, problem: PlanProblem): string {
 
 const percent = (share: number) => `${(100 * share).toFixed(2)} %`;
 
-/** Rounds of search and prices: each a few seconds for the largest. */
-const ROUNDS = { i: 3, ii: 6, iii: 4 } as const;
+/** Rounds of prices, if the gap is not reached before. */
+const ROUNDS = 30;
 
 export async function benchPlan(): Promise<void> {
   console.log('\nJoint plans (worth; gap is what is proven to be open, of the plan)');
@@ -76,7 +76,7 @@ export async function benchPlan(): Promise<void> {
     let before = 0;
     const outcome = solvePlan(highs, problem, {
       gap: 0.01,
-      rounds: ROUNDS[given.id as keyof typeof ROUNDS],
+      rounds: ROUNDS,
       seconds: 20,
       onProgress: ({ found, bound }) => {
         if (found !== null && bound !== null && bound !== before) {

@@ -51,6 +51,24 @@ it('is worth what its plan is worth after any changes, kept or taken back', () =
   );
 });
 
+it('takes back everything of an attempt that fails, and nothing of one that is kept', () => {
+  fc.assert(
+    fc.property(smallProblems, fc.array(step, { maxLength: 12 }), fc.boolean(), (problem, steps, succeeds) => {
+      const arrangement = new Arrangement(problem, somehow(problem));
+      const [before, worth] = [arrangement.plan(), arrangement.objective];
+      arrangement.attempt();
+      for (const given of steps) {
+        take(arrangement, problem, given);
+        arrangement.end(given.kept ? 'keep' : 'take-back');
+      }
+      const after = arrangement.plan();
+      arrangement.settle(succeeds ? 'keep' : 'take-back');
+      expect(arrangement.plan()).toEqual(succeeds ? after : before);
+      expect(arrangement.objective).toBeCloseTo(succeeds ? valueOfPlan(problem, after).objective : worth, 9);
+    }),
+  );
+});
+
 it('knows beforehand what turning a circuit brings', () => {
   fc.assert(
     fc.property(smallProblems, step, (problem, { season, which, to }) => {

@@ -7,6 +7,14 @@ import { valueOfPlan } from './value';
 
 const NOWHERE = -1;
 
+/** In the order in which they were made. */
+interface Changes {
+  /** Season, plant, the spot it had. */
+  readonly placed: number[];
+  /** Season, circuit, the setting it had. */
+  readonly turned: number[];
+}
+
 export class Arrangement {
   readonly seasons: number;
   /** By season and plant: its spot. By season and circuit: its setting. */
@@ -32,10 +40,10 @@ export class Arrangement {
   private readonly litBy: readonly { readonly spots: readonly number[]; readonly strides: readonly number[] }[];
   /** Places that hold more than they may. */
   private over = 0;
-  /** Changes since the last end, to take them back: season, plant, the spot it had. */
-  private readonly placed: number[] = [];
-  /** Season, circuit, the setting it had. */
-  private readonly turned: number[] = [];
+  /** Changes since the last end, to take them back. */
+  readonly placed: number[] = [];
+  readonly turned: number[] = [];
+  private attempted: (Changes & { readonly objective: number }) | null = null;
   private gain = 0;
   private mayBreakWish = false;
   private readonly groups: readonly (readonly number[])[];
@@ -85,6 +93,11 @@ export class Arrangement {
     this.widthLeft[season * this.spots + spot]! < 0 ||
     this.loadLeft[season * this.spots + spot]! < 0 ||
     this.standLeft[season * this.stands + this.standOf[spot]!]! < 0;
+
+  /** Room left on a spot, cm, what it still bears, and what its stand does, g; below 0 where it holds more than it may. */
+  roomLeft = (season: number, spot: number): number => this.widthLeft[season * this.spots + spot]!;
+  bearingLeft = (season: number, spot: number): number => this.loadLeft[season * this.spots + spot]!;
+  standBearingLeft = (season: number, stand: number): number => this.standLeft[season * this.stands + stand]!;
 
   /** Whether a plant more is too wide for a spot. */
   isTooNarrow = (season: number, spot: number, plant: number): boolean =>
@@ -159,10 +172,27 @@ export class Arrangement {
     return this.gain >= least && this.over === 0 && (!this.mayBreakWish || this.keepsWishes());
   }
 
+  /** From here on what is kept can still be taken back, until it is settled. */
+  attempt(): void {
+    this.attempted = { objective: this.objective, placed: [], turned: [] };
+  }
+
+  /** Ends an attempt: everything that was kept since it began stays, or is taken back. */
+  settle(how: 'keep' | 'take-back'): void {
+    const attempted = this.attempted;
+    this.attempted = null;
+    if (!attempted || how === 'keep') return;
+    this.takeBack(attempted);
+    this.objective = attempted.objective;
+  }
+
   /** Ends the changes since the last end: keeps them, or takes them back. */
   end(how: 'keep' | 'take-back'): void {
-    if (how === 'keep') this.objective += this.gain;
-    else this.takeBack();
+    if (how === 'keep') {
+      this.objective += this.gain;
+      this.attempted?.placed.push(...this.placed);
+      this.attempted?.turned.push(...this.turned);
+    } else this.takeBack(this);
     if (this.placed.length > 0) this.placed.length = 0;
     if (this.turned.length > 0) this.turned.length = 0;
     this.gain = 0;
@@ -175,13 +205,12 @@ export class Arrangement {
     return { spots: rows(this.at, this.plants), settings: rows(this.set, this.problem.circuits.length) };
   }
 
-  private takeBack(): void {
-    for (let i = this.turned.length - 3; i >= 0; i -= 3)
-      this.setGain(this.turned[i]!, this.turned[i + 1]!, this.turned[i + 2]!);
-    for (let i = this.placed.length - 3; i >= 0; i -= 3) {
-      const [season, plant] = [this.placed[i]!, this.placed[i + 1]!];
+  private takeBack({ placed, turned }: Changes): void {
+    for (let i = turned.length - 3; i >= 0; i -= 3) this.setGain(turned[i]!, turned[i + 1]!, turned[i + 2]!);
+    for (let i = placed.length - 3; i >= 0; i -= 3) {
+      const [season, plant] = [placed[i]!, placed[i + 1]!];
       this.leave(season, plant, this.at[season * this.plants + plant]!);
-      this.fill(season, plant, this.placed[i + 2]!);
+      this.fill(season, plant, placed[i + 2]!);
     }
   }
 

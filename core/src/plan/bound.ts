@@ -2,20 +2,10 @@
  * What no plan can surpass, by prices. Plants and circuits are taken apart: each plant is offered a price for each spot
  * and season, and takes its best way through the year by itself; each circuit, with the spots it lights, takes in the
  * plants that bring it most above their price, by itself, under the setting that pays most. What both sides gain
- * together is at least what any plan is worth, at any prices (Lagrangian relaxation); prices are moved until they
- * nearly agree (Polyak's step along a direction that remembers the last ones, after Camerini, Fratta and Maffioli).
- * Plants kept together go their way as one, from stand to stand; what a stand bears has a price as well.
+ * together is at least what any plan is worth, at any prices (Lagrangian relaxation); `price-descent.ts` moves them until
+ * both nearly agree. Plants kept together go their way as one, from stand to stand; what a stand bears has a price as well.
  */
-import {
-  groupsOf,
-  lightStates,
-  possibleSpots,
-  stateUnder,
-  widthOn,
-  worthAt,
-  type Plan,
-  type PlanProblem,
-} from './problem';
+import { groupsOf, lightStates, possibleSpots, stateUnder, widthOn, worthAt, type PlanProblem } from './problem';
 import { packedGain, packedKeys, wanting } from './packing';
 import { chooseSettings, circuitBlocks, type CircuitBlock } from './circuit-blocks';
 
@@ -59,6 +49,10 @@ export interface Response {
   readonly disagreement: Int8Array;
   /** By season and stand: the share of what it bears that is left. */
   readonly bearingLeft: Float64Array;
+  /** By season and circuit: the setting that paid most. */
+  readonly settings: Int32Array;
+  /** By season and place: whether its plant took it. */
+  readonly taken: Uint8Array;
 }
 
 /** Answers prices; made once for a problem. */
@@ -101,11 +95,13 @@ export function responder(problem: PlanProblem, places: Places): Responder {
   return ({ place: prices, bearing }) => {
     const net = netOf(problem, weight, { place: prices, bearing });
     const disagreement = new Int8Array(seasons.length * count);
+    const taken = new Uint8Array(seasons.length * count);
     const bearingLeft = new Float64Array(seasons.length * stands.length).fill(1);
     const settings = new Int32Array(seasons.length * circuits.length);
     let bound = bearing.reduce((sum, price) => sum + price, 0);
     const took = (season: number, place: number) => {
       disagreement[season * count + place]! += 1;
+      taken[season * count + place] = 1;
       bearingLeft[season * stands.length + standsOf[place]!]! -= shares[place]!;
     };
     problem.plants.forEach((_, plant) => {
@@ -117,63 +113,80 @@ export function responder(problem: PlanProblem, places: Places): Responder {
         disagreement[season * count + place]! -= 1;
       });
     });
-    return { bound, disagreement, bearingLeft };
+    return { bound, disagreement, bearingLeft, settings, taken };
   };
 }
 
 type Took = (season: number, place: number) => void;
 
-/**
- * The best way through the seasons over choices, any change between which costs the same.
- * @param startCost what beginning with a choice costs
- */
-function bestWay(
-  seasons: number,
-  choices: number,
-  gainOf: (season: number, choice: number) => number,
-  changeCost: number,
-  startCost: (choice: number) => number,
-): { readonly value: number; readonly way: readonly number[] } {
-  const most = (values: Float64Array) => {
-    let best = 0;
-    for (let i = 1; i < choices; i++) if (values[i]! > values[best]!) best = i;
-    return best;
-  };
-  let value = Float64Array.from({ length: choices }, (_, i) => gainOf(0, i) - startCost(i));
-  const from: Int32Array[] = [];
-  for (let season = 1; season < seasons; season++) {
-    const best = most(value);
-    const came = new Int32Array(choices);
-    const next = new Float64Array(choices);
-    for (let i = 0; i < choices; i++) {
-      const moves = value[best]! - changeCost > value[i]!;
-      came[i] = moves ? best : i;
-      next[i] = gainOf(season, i) + (moves ? value[best]! - changeCost : value[i]!);
-    }
-    from.push(came);
-    value = next;
+/** Gains of a plant's or a group's choices, and its ways through them; written over from one to the next. */
+class Ways {
+  /** By season and choice. */
+  readonly gains: Float64Array;
+  /** By choice: what beginning with it costs. */
+  readonly starts: Float64Array;
+  /** The best way, by season. */
+  readonly way: Int32Array;
+  private readonly came: Int32Array;
+  private readonly value: Float64Array;
+
+  constructor(
+    private readonly seasons: number,
+    private readonly most: number,
+  ) {
+    this.gains = new Float64Array(seasons * most);
+    this.starts = new Float64Array(most);
+    this.way = new Int32Array(seasons);
+    this.came = new Int32Array(seasons * most);
+    this.value = new Float64Array(most);
   }
-  const end = most(value);
-  const way = [end];
-  for (let season = from.length - 1; season >= 0; season--) way.unshift(from[season]![way[0]!]!);
-  return { value: value[end]!, way };
+
+  /** The best way through the seasons over so many choices, any change between which costs the same. */
+  best(choices: number, changeCost: number): number {
+    const { seasons, most, gains, starts, way, came, value } = this;
+    for (let i = 0; i < choices; i++) value[i] = gains[i]! - starts[i]!;
+    for (let season = 1; season < seasons; season++) {
+      const best = mostOf(value, choices);
+      const moved = value[best]! - changeCost;
+      for (let i = 0, at = season * most; i < choices; i++, at++) {
+        const moves = moved > value[i]!;
+        came[at] = moves ? best : i;
+        value[i] = gains[at]! + (moves ? moved : value[i]!);
+      }
+    }
+    const end = mostOf(value, choices);
+    way[seasons - 1] = end;
+    for (let season = seasons - 1; season > 0; season--) way[season - 1] = came[season * most + way[season]!]!;
+    return value[end]!;
+  }
+
+  /** Where a choice stands in a season. */
+  at = (season: number, choice: number): number => season * this.most + choice;
+}
+
+/** Where the greatest of the first so many values stands; the first of them where several are. */
+export function mostOf(values: ArrayLike<number>, count = values.length): number {
+  let best = 0;
+  for (let i = 1; i < count; i++) if (values[i]! > values[best]!) best = i;
+  return best;
 }
 
 /** Ways of plants and of groups through the year. */
 function waysOf({ seasons, plants, spots, stands }: PlanProblem, { first, spot }: Places) {
   const count = spot.length;
+  const most = plants.reduce((n, _, plant) => Math.max(n, first[plant + 1]! - first[plant]!), stands.length);
+  const ways = new Ways(seasons.length, most);
   return {
     plant(plant: number, net: Float64Array, took: Took): number {
-      const [begin, end] = [first[plant]!, first[plant + 1]!];
+      const [begin, choices] = [first[plant]!, first[plant + 1]! - first[plant]!];
       const { moveCost, now } = plants[plant]!;
-      const { value, way } = bestWay(
-        seasons.length,
-        end - begin,
-        (season, i) => net[season * count + begin + i]!,
-        moveCost,
-        (i) => (now !== null && spot[begin + i] !== now ? moveCost : 0),
-      );
-      way.forEach((i, season) => took(season, begin + i));
+      for (let season = 0; season < seasons.length; season++) {
+        const from = season * count + begin;
+        ways.gains.set(net.subarray(from, from + choices), ways.at(season, 0));
+      }
+      for (let i = 0; i < choices; i++) ways.starts[i] = now !== null && spot[begin + i] !== now ? moveCost : 0;
+      const value = choices === 0 ? -Infinity : ways.best(choices, moveCost);
+      if (choices > 0) ways.way.forEach((i, season) => took(season, begin + i));
       return value;
     },
     /** On a stand each takes its best spot; moves within a stand are not counted, which only raises the bound. */
@@ -188,18 +201,20 @@ function waysOf({ seasons, plants, spots, stands }: PlanProblem, { first, spot }
       const open = stands.flatMap((_, stand) => (group.every((plant) => bestOn(plant, stand, 0) >= 0) ? [stand] : []));
       if (open.length === 0) return -Infinity;
       const best = seasons.map((_, season) => open.map((stand) => group.map((plant) => bestOn(plant, stand, season))));
-      const { value, way } = bestWay(
-        seasons.length,
-        open.length,
-        (season, i) => best[season]![i]!.reduce((sum, place) => sum + net[season * count + place]!, 0),
-        group.reduce((sum, plant) => sum + plants[plant]!.moveCost, 0),
-        (i) =>
-          group.reduce((sum, plant) => {
-            const { now, moveCost } = plants[plant]!;
-            return sum + (now !== null && spots[now]!.stand !== open[i] ? moveCost : 0);
-          }, 0),
+      best.forEach((stands, season) =>
+        stands.forEach((places, i) => {
+          ways.gains[ways.at(season, i)] = places.reduce((sum, place) => sum + net[season * count + place]!, 0);
+        }),
       );
-      way.forEach((i, season) => best[season]![i]!.forEach((place) => took(season, place)));
+      open.forEach((stand, i) => {
+        ways.starts[i] = group.reduce((sum, plant) => {
+          const { now, moveCost } = plants[plant]!;
+          return sum + (now !== null && spots[now]!.stand !== stand ? moveCost : 0);
+        }, 0);
+      });
+      const changeCost = group.reduce((sum, plant) => sum + plants[plant]!.moveCost, 0);
+      const value = ways.best(open.length, changeCost);
+      ways.way.forEach((i, season) => best[season]![i]!.forEach((place) => took(season, place)));
       return value;
     },
   };
@@ -280,88 +295,4 @@ function blocksOf(problem: PlanProblem, { ofSpot, plant, spot: spotOf }: Places)
     });
     return sum;
   };
-}
-
-/** Prices at which every place is worth to its plant what the plant has in a plan. */
-export function pricesFrom(problem: PlanProblem, places: Places, { spots: at, settings }: Plan): Prices {
-  const { seasons, stands, spots, circuits } = problem;
-  const states = lightStates(problem);
-  const count = places.spot.length;
-  const place = new Float64Array(seasons.length * count);
-  seasons.forEach((_, season) => {
-    const has = problem.plants.map((_plant, plant) => {
-      const spot = at[season]![plant]!;
-      const state = stateUnder(circuits, spots[spot]!.circuits, settings[season]!);
-      return problem.worth[worthAt(problem, states, { season, plant, spot }) + state]!;
-    });
-    for (let i = 0; i < count; i++) place[season * count + i] = has[places.plant[i]!]!;
-  });
-  return { place, bearing: new Float64Array(seasons.length * stands.length) };
-}
-
-export interface Bounding {
-  readonly bound: number;
-  /** The prices at which it was reached. */
-  readonly prices: Prices;
-}
-
-/** How much of the last direction the next one keeps. */
-const REMEMBERED = 0.85;
-/** The step is halved after so many tries without a better bound. */
-const PATIENCE = 30;
-
-/**
- * Moves prices until they prove that a plan is within a share of the best, or the tries are used up.
- * @param least what the best known plan is worth
- */
-export function lowered(
-  problem: PlanProblem,
-  start: Prices,
-  {
-    least,
-    gap,
-    tries,
-    onProgress,
-  }: {
-    readonly least: number;
-    readonly gap: number;
-    readonly tries: number;
-    readonly onProgress?: (bound: number) => 'go-on' | 'stop';
-  },
-): Bounding {
-  const places = placesOf(problem);
-  const respond = responder(problem, places);
-  const place = Float64Array.from(start.place);
-  const bearing = Float64Array.from(start.bearing);
-  let best: Prices = { place: Float64Array.from(place), bearing: Float64Array.from(bearing) };
-  let bound = Infinity;
-  const [placeWay, bearingWay] = [new Float64Array(place.length), new Float64Array(bearing.length)];
-  let [pace, since] = [1, 0];
-  for (let i = 0; i < tries; i++) {
-    const response = respond({ place, bearing });
-    if (response.bound < bound) {
-      since = response.bound < bound - 1e-4 * Math.abs(least) ? 0 : since + 1;
-      bound = response.bound;
-      best = { place: Float64Array.from(place), bearing: Float64Array.from(bearing) };
-    } else since += 1;
-    if (since > PATIENCE) [pace, since] = [pace / 2, 0];
-    if (bound - least <= gap * Math.abs(least) || onProgress?.(bound) === 'stop') break;
-    let norm = 0;
-    for (let at = 0; at < placeWay.length; at++) {
-      const way = REMEMBERED * placeWay[at]! + response.disagreement[at]!;
-      placeWay[at] = way;
-      norm += way * way;
-    }
-    response.bearingLeft.forEach((left, at) => {
-      bearingWay[at] = REMEMBERED * bearingWay[at]! + (bearing[at] === 0 && left > 0 ? 0 : left);
-      norm += bearingWay[at]! ** 2;
-    });
-    if (norm === 0) break;
-    const step = (pace * (response.bound - least)) / norm;
-    for (let at = 0; at < place.length; at++) place[at]! -= step * placeWay[at]!;
-    bearing.forEach((price, at) => {
-      bearing[at] = Math.max(0, price - step * bearingWay[at]!);
-    });
-  }
-  return { bound, prices: best };
 }

@@ -15,9 +15,9 @@ const MOST_ROUNDS = { whole: 4, least: 1 } as const;
 /** The light that is found agrees with what was planned by when verdicts differ by no more. */
 const SAME_VERDICT = 0.01;
 /** For each round: gap at which a plan is good enough, rounds of search and prices, seconds for the solver. */
-const WANTED = { gap: 0.01, rounds: 3, seconds: 2 } as const;
+const WANTED = { gap: 0.01, rounds: 12, seconds: 2 } as const;
 /** The plan that is kept is proven for longer. */
-const PROVEN = { ...WANTED, seconds: 8 } as const;
+const PROVEN = { ...WANTED, rounds: 30, seconds: 8 } as const;
 
 /** A round's plan with what it comes to. */
 export interface Tried {
