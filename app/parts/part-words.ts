@@ -211,6 +211,14 @@ export const PLAN_STEPS = {
   above: (height: string) => `${height} above its board`,
   shade: (plant: string) => `Put a sheet of thin white paper before ${plant}`,
   unshade: (plant: string) => `Take the paper away from ${plant} for good`,
+  aWindow: 'a window',
+  curtain: (window: string) => `Curtains of ${window}`,
+  leftOpen: 'left open',
+  drawn: (curtain: string, from: string, to: string, months: string) =>
+    `${curtain} drawn from ${from} to ${to}, ${months}`,
+  aHumidifier: 'a humidifier',
+  humidifier: (thing: string) => `Set ${thing}`,
+  toRh: (rh: number) => `${rh} % humidity`,
 };
 
 export const TIMER_WORDS = {

@@ -1,6 +1,6 @@
 /** Timers and steps as one would say them. */
 import { useSettings } from '../state/settings';
-import { ALL_MONTHS, PLAIN_TIMER, type Circuit, type HomeFacts, type PlanStep } from '@dulvan/core';
+import { PLAIN_STEP, ALL_MONTHS, PLAIN_TIMER, type Circuit, type HomeFacts, type PlanStep } from '@dulvan/core';
 import { shownHome, sunPlant } from '../testing/shown-home';
 import { dayWords, stepLines, stepWords } from './plan-steps';
 import { programmeWords, timerWords } from './timer-words';
@@ -35,8 +35,8 @@ describe('a timer', () => {
 describe('a step', () => {
   const { units } = useSettings.getState();
   const step = (fields: Partial<PlanStep> & Pick<PlanStep, 'kind'>): PlanStep => ({
-    ...{ id: 's', planId: 'x', order: 2, on: '2026-11-30', plantId: sunPlant.id, fromSpotId: null, spotId: null },
-    ...{ circuitId: null, programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn: null, ...fields },
+    ...PLAIN_STEP,
+    ...{ id: 's', planId: 'x', order: 2, on: '2026-11-30', plantId: sunPlant.id, doneOn: null, ...fields },
   });
 
   it('of a carry says who, where from and where to', () => {
@@ -65,6 +65,21 @@ describe('a step', () => {
     const words = stepWords(shownHome, step({ kind: 'hang', lampId: lamp!.id, aboveM: 0.35 }), units);
     expect(words).toBe(`Hang ${lamp!.name}: 35 cm above its board`);
     expect(stepWords(shownHome, step({ kind: 'hang', lampId: 'gone', aboveM: 0.35 }), units)).toContain('a lamp');
+  });
+
+  it('of a window says how its curtains are drawn, or that they are left open', () => {
+    const [window] = shownHome.windows;
+    const drawn = { curtainId: 'sheer', months: [4, 5, 6], fromMinute: 660, toMinute: 960 };
+    const words = (curtains: PlanStep['curtains']) =>
+      stepWords(shownHome, step({ kind: 'curtain', plantId: null, windowId: window!.id, curtains }), units);
+    expect(words([drawn])).toMatch(/: .*sheer.* drawn from 11:00 to 16:00, from April to June$/i);
+    expect(words([])).toBe(`Curtains of ${window!.name}: left open`);
+  });
+
+  it('of a humidifier says what it is set to, though it is gone', () => {
+    expect(stepWords(shownHome, step({ kind: 'humidifier', airThingId: 'gone', setRh: 60 }), units)).toBe(
+      'Set a humidifier: 60 % humidity',
+    );
   });
 
   it('of paper before a plant names the plant', () => {

@@ -3,10 +3,10 @@ import { z } from 'zod';
 import { NAME_LIMIT, id, line } from './fields';
 
 export const BUNDLE_FORMAT = 'dulvan-bundle';
-export const BUNDLE_VERSION = 9;
+export const BUNDLE_VERSION = 10;
 
 /** Versions that were zips laid out as today's: their entries lack fields that came later. */
-export const ZIP_VERSIONS: readonly number[] = [4, 5, 6, 7, 8, BUNDLE_VERSION];
+export const ZIP_VERSIONS: readonly number[] = [4, 5, 6, 7, 8, 9, BUNDLE_VERSION];
 
 /** Most homes that one bundle, and one server, may hold. */
 export const MOST_HOMES = 20;

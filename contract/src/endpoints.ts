@@ -348,5 +348,5 @@ export type EndpointName = keyof typeof endpoints;
 export type ResponseOf<N extends EndpointName> = z.infer<(typeof endpoints)[N]['response']>;
 
 /** Told with every answer: page and server must speak of the same shapes. */
-export const CONTRACT_VERSION = '7';
+export const CONTRACT_VERSION = '8';
 export const CONTRACT_HEADER = 'X-Dulvan-Contract';

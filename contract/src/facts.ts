@@ -6,6 +6,7 @@ import {
   PALE_REVEAL,
   PLAIN_LAMP,
   PLAIN_STAND,
+  PLAIN_STEP,
   PLAIN_TIMER,
   PLAIN_WOOD,
   type EntryChange,
@@ -100,8 +101,8 @@ const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string,
   circuits: PLAIN_TIMER,
   blocks: { reflectance: PLAIN_WOOD },
   lamps: PLAIN_LAMP,
-  planSettings: { hardening: 'usual' },
-  planSteps: { lampId: null, aboveM: null, fromAboveM: null },
+  planSettings: { hardening: 'usual', curtains: 'may-change', humidifiers: 'may-change' },
+  planSteps: PLAIN_STEP,
   plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null, foliage: 'medium', ...UNSAID_OF_PLANTS },
 };
 

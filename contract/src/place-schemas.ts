@@ -72,6 +72,11 @@ const hungCurtainSchema = z.strictObject({
   toMinute: minuteOfDay,
 }) satisfies z.ZodType<HungCurtain>;
 
+export const curtainsSchema = z
+  .array(hungCurtainSchema)
+  .max(MOST_CURTAINS, `At most ${MOST_CURTAINS} curtains.`)
+  .readonly();
+
 export const windowSchema = z.strictObject({
   id,
   roomId: id,
@@ -86,7 +91,7 @@ export const windowSchema = z.strictObject({
   glazingId: id,
   frameShare: share(0, 0.9),
   dirtShare: share(0, 0.9),
-  curtains: z.array(hungCurtainSchema).max(MOST_CURTAINS, `At most ${MOST_CURTAINS} curtains.`).readonly(),
+  curtains: curtainsSchema,
   outsideKind: z.enum(['open', 'ring', 'row']),
   outsideDeg: within(0, 85, 'degrees'),
   outsideReflectance: share(0, 0.9),
@@ -175,6 +180,9 @@ export const climateSchema = z.strictObject({
   shell: z.enum(SHELL_KINDS),
 }) satisfies z.ZodType<RoomClimate>;
 
+/** Humidity that a humidifier or dehumidifier is set to. */
+export const setRh = wholeWithin(20, 95, '%');
+
 export const airThingSchema = z.strictObject({
   id,
   roomId: id,
@@ -185,7 +193,7 @@ export const airThingSchema = z.strictObject({
   zM: metres(0, 10),
   powerW: within(0, 10_000, 'W'),
   gramsH: within(0, 5000, 'g/h'),
-  setRh: wholeWithin(20, 95, '%').nullable(),
+  setRh: setRh.nullable(),
   areaM2: within(0, 20, 'm²'),
   airM3H: within(0, 2000, 'm³/h'),
   toward: z.enum(['a', 'b', 'c', 'd']),

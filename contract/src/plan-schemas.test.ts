@@ -1,4 +1,5 @@
 /** What a plan may be told, and what is refused, with the field it is about. */
+import { PLAIN_STEP } from '@dulvan/core';
 import { circuitSchema } from './growing-schemas';
 import {
   planSettingsSchema,
@@ -84,7 +85,7 @@ describe('electricity', () => {
 it('a year has one arrangement, two or four', () => {
   const settings = {
     ...{ id: 's', homeId: 'h', arrangements: 2, moves: 'few', years: 'poor', household: ['cats'], currency: 'kr' },
-    hardening: 'gentle',
+    ...{ hardening: 'gentle', curtains: 'leave', humidifiers: 'may-change' },
   };
   expect(planSettingsSchema.safeParse(settings).success).toBe(true);
   expect(planSettingsSchema.safeParse({ ...settings, arrangements: 3 }).success).toBe(false);
@@ -95,7 +96,7 @@ it('a year has one arrangement, two or four', () => {
 it('a step is for a day that there is', () => {
   const step = {
     ...{ id: 's', planId: 'p', order: 0, on: '2026-11-30', kind: 'carry', plantId: 'q', fromSpotId: null },
-    ...{ spotId: 'r', circuitId: null, programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn: null },
+    ...{ ...PLAIN_STEP, plantId: 'q', spotId: 'r', doneOn: null },
   };
   expect(planStepSchema.safeParse(step).success).toBe(true);
   expect(planStepSchema.safeParse({ ...step, on: '2026-02-30' }).success).toBe(false);
@@ -103,4 +104,11 @@ it('a step is for a day that there is', () => {
   const hang = { ...step, kind: 'hang', plantId: null, spotId: null, lampId: 'l' };
   expect(planStepSchema.safeParse({ ...hang, aboveM: 0.35 }).success).toBe(true);
   expect(planStepSchema.safeParse({ ...hang, aboveM: 12 }).success).toBe(false);
+  const drawn = { curtainId: 'sheer', months: [4], fromMinute: 660, toMinute: 960 };
+  const curtain = { ...step, kind: 'curtain', plantId: null, spotId: null, windowId: 'w' };
+  expect(planStepSchema.safeParse({ ...curtain, curtains: [drawn] }).success).toBe(true);
+  expect(planStepSchema.safeParse({ ...curtain, curtains: [drawn, drawn, drawn] }).success).toBe(false);
+  const humidifier = { ...step, kind: 'humidifier', plantId: null, spotId: null, airThingId: 't' };
+  expect(planStepSchema.safeParse({ ...humidifier, setRh: 60 }).success).toBe(true);
+  expect(planStepSchema.safeParse({ ...humidifier, setRh: 100 }).success).toBe(false);
 });

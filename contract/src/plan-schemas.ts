@@ -4,6 +4,7 @@ import {
   CARES,
   HARDENING_PACES,
   HOUSEHOLD,
+  MAY_BE_SET,
   MOVE_EFFORTS,
   PLANNED_YEARS,
   STEP_KINDS,
@@ -18,6 +19,7 @@ import {
 } from '@dulvan/core';
 import { z } from 'zod';
 import { id, isoDate, line, metres, minuteOfDay, months, name, share, wholeWithin, within } from './fields';
+import { curtainsSchema, setRh } from './place-schemas';
 
 export const supplySchema = z.strictObject({
   id,
@@ -85,6 +87,8 @@ export const planSettingsSchema = z.strictObject({
     .refine((list) => new Set(list).size === list.length, 'Each once.')
     .readonly(),
   hardening: z.enum(HARDENING_PACES),
+  curtains: z.enum(MAY_BE_SET),
+  humidifiers: z.enum(MAY_BE_SET),
   currency: line(6),
 }) satisfies z.ZodType<PlanSettings>;
 
@@ -150,5 +154,10 @@ export const planStepSchema = z.strictObject({
   lampId: id.nullable(),
   aboveM: metres(0.02, 8).nullable(),
   fromAboveM: metres(0.02, 8).nullable(),
+  windowId: id.nullable(),
+  curtains: curtainsSchema,
+  fromCurtains: curtainsSchema.nullable(),
+  airThingId: id.nullable(),
+  setRh: setRh.nullable(),
   doneOn: isoDate.nullable(),
 }) satisfies z.ZodType<PlanStep>;

@@ -209,6 +209,16 @@ describe('the bundle', () => {
     expect(read).toMatchObject({ facts: { stands: smallHome.stands, planSettings: [settings] } });
   });
 
+  it('of version 9 is read with curtains and humidifiers that a plan may change; one of today must say so', async () => {
+    const settings = { ...planSettingsOf(smallHome), moves: 'few' as const };
+    const { refused, read } = await saidLess(
+      { ...smallHome, planSettings: [bare(/^(curtains|humidifiers)$/)(settings)] },
+      9,
+    );
+    expect(refused).toMatch(/curtains|humidifiers/);
+    expect(read).toMatchObject({ facts: { planSettings: [settings] } });
+  });
+
   it('is refused when it is foreign, newer, or lacks its manifest', async () => {
     const manifest = (change: object) =>
       withFile(bundlePaths.manifest, (text) => JSON.stringify({ ...(JSON.parse(text) as object), ...change }));

@@ -23,8 +23,9 @@ export function Accept({ facts, plan, chosen }: Given) {
   const { work, on } = chosen;
   const steps = count(work.steps.length, 'step');
   const isAll =
-    plan.plants.every(({ plantId }) => chosen.plantIds.has(plantId)) &&
-    plan.timers.every(({ circuitId }) => chosen.circuitIds.has(circuitId));
+    chosen.plantIds.size === plan.plants.length &&
+    chosen.circuitIds.size === plan.timers.length &&
+    chosen.otherIds.size === plan.others.length;
   const accept = async () => {
     const outcome = await change(WORDS.summary(steps), acceptChanges(facts, plan, { chosen, work, on, newId }));
     if (outcome === 'stored') router.push('/plan/walk');

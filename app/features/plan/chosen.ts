@@ -1,5 +1,5 @@
 /** Which parts of a plan are taken: all at first, each can be left out. */
-import { workOf, type Chosen, type FoundPlan, type HomeFacts, type Work } from '@dulvan/core';
+import { partsOf, workOf, type Chosen, type FoundPlan, type HomeFacts, type Work } from '@dulvan/core';
 import { useMemo, useState } from 'react';
 import { useNow } from '../../state/use-now';
 import { dateAt } from '../../state/year';
@@ -10,7 +10,7 @@ export interface ChosenParts extends Chosen {
   toggle(id: string): void;
 }
 
-/** Keys of plants and timers share one set: they never meet. */
+/** Keys of plants, timers, windows and humidifiers share one set: they never meet. */
 export function useChosen(facts: HomeFacts, plan: FoundPlan | null): ChosenParts | null {
   const [left, setLeft] = useState<{ readonly plan: FoundPlan | null; readonly ids: ReadonlySet<string> }>({
     plan: null,
@@ -20,11 +20,7 @@ export function useChosen(facts: HomeFacts, plan: FoundPlan | null): ChosenParts
   const out = left.plan === plan ? left.ids : NONE;
   return useMemo(() => {
     if (!plan) return null;
-    const keep = (ids: readonly string[]) => new Set(ids.filter((id) => !out.has(id)));
-    const chosen = {
-      plantIds: keep(plan.plants.map(({ plantId }) => plantId)),
-      circuitIds: keep(plan.timers.map(({ circuitId }) => circuitId)),
-    };
+    const chosen = partsOf(plan, out);
     const toggle = (id: string) => {
       const ids = new Set(out);
       if (!ids.delete(id)) ids.add(id);

@@ -4,6 +4,7 @@ import {
   type Arrangements,
   type HardeningPace,
   type HomeFacts,
+  type MayBeSet,
   type MoveEffort,
   type TimerFreedom,
 } from '@dulvan/core';
@@ -45,6 +46,22 @@ export function MayChange({ facts }: { readonly facts: HomeFacts }) {
         onValue={(value) => set(WORDS.hardening[value as HardeningPace], { hardening: value as HardeningPace })}
         note={WORDS.hardeningNote}
       />
+      {facts.windows.some(({ curtains }) => curtains.length > 0) ? (
+        <Question
+          label={WORDS.mayDraw}
+          choices={choicesOf(WORDS.maySet)}
+          value={settings.curtains}
+          onValue={(value) => set(WORDS.mayDraw, { curtains: value as MayBeSet })}
+        />
+      ) : null}
+      {facts.airThings.some(({ kind, setRh }) => kind === 'humidifier' && setRh !== null) ? (
+        <Question
+          label={WORDS.mayMoisten}
+          choices={choicesOf(WORDS.maySet)}
+          value={settings.humidifiers}
+          onValue={(value) => set(WORDS.mayMoisten, { humidifiers: value as MayBeSet })}
+        />
+      ) : null}
       <Strong>{WORDS.whatTimers}</Strong>
       {facts.circuits.length === 0 ? <Small>{WORDS.noTimers}</Small> : null}
       {facts.circuits.map(({ id, name, freedom }) => (

@@ -1,5 +1,5 @@
 /** The plan on paper: a page a stand, with a drawing, what is carried, and when its timers burn. */
-import { ALL_MONTHS, homeAfter, type HomeFacts, type PlanStep } from '@dulvan/core';
+import { ALL_MONTHS, PLAIN_STEP, homeAfter, type HomeFacts, type PlanStep } from '@dulvan/core';
 import { useSettings } from '../../state/settings';
 import { shadePlant, shownHome, sunPlant } from '../../testing/shown-home';
 import { planPaper } from './paper';
@@ -7,8 +7,8 @@ import { standDrawing } from './stand-drawing';
 
 const ON = '2026-11-30';
 const step = (fields: Partial<PlanStep> & Pick<PlanStep, 'id' | 'kind'>): PlanStep => ({
-  ...{ planId: 'x', order: 0, on: ON, plantId: null, fromSpotId: null, spotId: null, circuitId: null },
-  ...{ programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn: null, ...fields },
+  ...PLAIN_STEP,
+  ...{ planId: 'x', order: 0, on: ON, doneOn: null, ...fields },
 });
 
 const carry = step({

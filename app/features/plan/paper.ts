@@ -23,16 +23,20 @@ function ofStand(then: HomeFacts, steps: readonly PlanStep[], stand: Stand): OfS
   const spotIds = new Set(then.spots.filter(({ tierId }) => tierIds.has(tierId)).map(({ id }) => id));
   const lit = new Set(then.lamps.filter(({ tierId }) => tierIds.has(tierId)).map(({ circuitId }) => circuitId));
   const plantIds = new Set(then.plants.filter(({ spotId }) => spotIds.has(spotId ?? '')).map(({ id }) => id));
+  const inRoom = (id: string | null) =>
+    [...then.windows, ...then.airThings].some((one) => one.id === id && one.roomId === stand.roomId);
   return {
     stand,
     spotIds,
     timers: then.circuits.filter(({ id }) => lit.has(id)),
-    steps: steps.filter(({ kind, spotId, fromSpotId, circuitId, plantId }) =>
+    steps: steps.filter(({ kind, spotId, fromSpotId, circuitId, plantId, windowId, airThingId }) =>
       kind === 'carry'
         ? spotIds.has(spotId ?? '') || spotIds.has(fromSpotId ?? '')
-        : kind === 'timer' || kind === 'hang'
-          ? lit.has(circuitId ?? '')
-          : plantIds.has(plantId ?? ''),
+        : kind === 'curtain' || kind === 'humidifier'
+          ? inRoom(windowId ?? airThingId)
+          : kind === 'timer' || kind === 'hang'
+            ? lit.has(circuitId ?? '')
+            : plantIds.has(plantId ?? ''),
     ),
   };
 }

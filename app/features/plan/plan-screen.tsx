@@ -21,6 +21,7 @@ import { MAY_CHANGE as MAY_CHANGE_WORDS, PLAN_SCREEN as WORDS } from './plan-wor
 import { COMPARE } from './what-if-words';
 import { StillWrong } from './still-wrong';
 import { Summary } from './summary';
+import { Others } from './others';
 import { Timers } from './timers';
 import { remember, variantsOf } from './variants';
 
@@ -161,6 +162,7 @@ function Made({ facts }: Given) {
       <Accept facts={facts} plan={found} chosen={chosen} />
       <Moves facts={facts} plan={found} chosen={chosen} />
       <Timers facts={facts} plan={found} chosen={chosen} />
+      <Others facts={facts} plan={found} chosen={chosen} />
       <StillWrong facts={facts} plan={found} />
     </>
   );

@@ -38,6 +38,9 @@ export const MAY_CHANGE = {
   hardening: { gentle: 'Gently', usual: 'As usual', brisk: 'Briskly' },
   hardeningNote: 'Three weeks, two, or one for each doubling of the light; twice as long for new or weak plants.',
   noTimers: 'There is no timer yet.',
+  mayDraw: 'May curtains be drawn otherwise?',
+  mayMoisten: 'May humidifiers be set otherwise?',
+  maySet: { leave: 'Leave them', 'may-change': 'They may' },
   changed: (what: string) => `Plan: ${what}`,
 };
 
@@ -188,6 +191,20 @@ export const TIMERS = {
   from: (when: string, what: string) => `${when}: ${what}`,
   hangCaution: HANG_CAUTION,
   yearOf: (timer: string) => `Hours of ${timer} by month`,
+};
+
+export const OTHERS = {
+  heading: 'Curtains and humidifiers',
+  take: (what: string) => `Take this: ${what}`,
+  now: (how: string) => `Now: ${how}`,
+  rh: (rh: number) => `${rh} % humidity`,
+  gains: (plants: string) => `What it alone does: ${plants}.`,
+  gain: (plant: string, points: string) => `${plant} ${points}`,
+  order: 'Looked at once plants and timers were settled, one after another.',
+  curtainCaution: 'Cold glass and strangers’ eyes are for you to weigh: a plan knows of light and warmth alone.',
+  humidityCaution:
+    'More moisture means more water to fill and can grow mould on cold walls: air the room, wipe wet panes, and clean ' +
+    'the humidifier as its label says. Keep it and its cable clear of plugs.',
 };
 
 export const STILL = {

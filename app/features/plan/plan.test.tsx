@@ -1,5 +1,5 @@
 /** The plan on screen: asked question by question, made, taken in part, accepted, walked. */
-import { openSteps, put, type HomeFacts, type PlanStep, type Wish } from '@dulvan/core';
+import { PLAIN_STEP, openSteps, put, type HomeFacts, type PlanStep, type Wish } from '@dulvan/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { useHome } from '../../state/home';
 import { usePlanStore } from '../../state/plan';
@@ -85,17 +85,9 @@ it('names wishes that cannot be kept together', async () => {
 
 describe('the walk', () => {
   const step: PlanStep = {
+    ...PLAIN_STEP,
     ...{ id: 's', planId: 'x', order: 0, on: '2026-01-01', kind: 'carry', plantId: sunPlant.id },
-    ...{
-      fromSpotId: sunPlant.spotId,
-      spotId: 'bright',
-      circuitId: null,
-      programme: [],
-      lampId: null,
-      aboveM: null,
-      fromAboveM: null,
-      doneOn: null,
-    },
+    ...{ fromSpotId: sunPlant.spotId, spotId: 'bright', doneOn: null },
   };
 
   it('carries the plant when a step is done, and marks the step with it', async () => {

@@ -16,7 +16,7 @@ import { Table } from '../../ui/table';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong, Title } from '../../ui/type';
 import { KeepFiles } from './keep-files';
-import { WALK as WORDS } from './plan-words';
+import { OTHERS, WALK as WORDS } from './plan-words';
 
 interface Given {
   readonly facts: HomeFacts;
@@ -64,6 +64,7 @@ function Day({ facts, day, steps }: DayGiven) {
       ))}
       {steps.some(({ kind }) => kind === 'timer') ? <Small>{WORDS.timerCaution}</Small> : null}
       {steps.some(({ kind }) => kind === 'hang') ? <Small>{WORDS.hangCaution}</Small> : null}
+      {steps.some(({ kind }) => kind === 'humidifier') ? <Small>{OTHERS.humidityCaution}</Small> : null}
     </View>
   );
 }

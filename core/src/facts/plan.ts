@@ -1,5 +1,6 @@
 /** What a plan for the home may do, what it was told to keep to, and the plan that was accepted with its steps. */
 import type { TimerMonths } from './circuit';
+import type { HungCurtain } from './window';
 
 /** How many arrangements a year has. */
 export const ARRANGEMENTS = [1, 2, 4] as const;
@@ -17,6 +18,10 @@ export type PlannedYears = (typeof PLANNED_YEARS)[number];
 export const HARDENING_PACES = ['gentle', 'usual', 'brisk'] as const;
 export type HardeningPace = (typeof HARDENING_PACES)[number];
 
+/** Whether a plan may propose that something in the home is set otherwise. */
+export const MAY_BE_SET = ['leave', 'may-change'] as const;
+export type MayBeSet = (typeof MAY_BE_SET)[number];
+
 /** Who may get at plants. */
 export const HOUSEHOLD = ['children', 'cats', 'dogs', 'birds', 'small-mammals'] as const;
 export type HouseholdMember = (typeof HOUSEHOLD)[number];
@@ -30,6 +35,10 @@ export interface PlanSettings {
   readonly years: PlannedYears;
   readonly household: readonly HouseholdMember[];
   readonly hardening: HardeningPace;
+  /** Curtains that hang: drawn in other months and hours. */
+  readonly curtains: MayBeSet;
+  /** Humidifiers: set to another humidity. */
+  readonly humidifiers: MayBeSet;
   /** As it is written after a price. */
   readonly currency: string;
 }
@@ -77,7 +86,7 @@ export interface AcceptedPlan {
   readonly kWhAfter: number;
 }
 
-export const STEP_KINDS = ['carry', 'timer', 'hang', 'shade', 'unshade'] as const;
+export const STEP_KINDS = ['carry', 'timer', 'hang', 'curtain', 'humidifier', 'shade', 'unshade'] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
 /** One thing to do. */
@@ -101,6 +110,30 @@ export interface PlanStep {
   readonly aboveM: number | null;
   /** Once it is done: how high the lamp hung before, m; null until then. */
   readonly fromAboveM: number | null;
+  /** Of a window: how its curtains are drawn from then on, and, once it is done, how they were before. */
+  readonly windowId: string | null;
+  readonly curtains: readonly HungCurtain[];
+  readonly fromCurtains: readonly HungCurtain[] | null;
+  /** Of a humidifier: what it is set to, per cent. */
+  readonly airThingId: string | null;
+  readonly setRh: number | null;
   /** The day it was done, YYYY-MM-DD; null while it is open. */
   readonly doneOn: string | null;
 }
+
+/** A step that names nothing yet: what each kind needs is put over it. */
+export const PLAIN_STEP = {
+  plantId: null,
+  fromSpotId: null,
+  spotId: null,
+  circuitId: null,
+  programme: [],
+  lampId: null,
+  aboveM: null,
+  fromAboveM: null,
+  windowId: null,
+  curtains: [],
+  fromCurtains: null,
+  airThingId: null,
+  setRh: null,
+} as const satisfies Partial<PlanStep>;

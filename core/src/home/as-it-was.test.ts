@@ -1,5 +1,5 @@
 /** A reading keeps its meaning when plants are carried and lamps are moved after it was taken. */
-import { applied, patch, put, type HomeFacts, type PlanStep, type Reading } from '../facts';
+import { PLAIN_STEP, applied, patch, put, type HomeFacts, type PlanStep, type Reading } from '../facts';
 import { ask } from '../questions';
 import { asItWas } from './as-it-was';
 import { HomeEngine } from './engine';
@@ -53,14 +53,29 @@ it('a reading taken after plants were carried is held against them where they st
 
 it('a lamp that a plan had moved since is taken where it hung', () => {
   const step: PlanStep = {
-    ...{ id: 's', planId: 'p', order: 0, on: LATER, kind: 'hang', plantId: null, fromSpotId: null, spotId: null },
-    ...{ circuitId: 'c', programme: [], lampId: 'l', aboveM: 0.3, fromAboveM: 0.5, doneOn: LATER },
+    ...PLAIN_STEP,
+    ...{ id: 's', planId: 'p', order: 0, on: LATER, kind: 'hang', circuitId: 'c' },
+    ...{ lampId: 'l', aboveM: 0.3, fromAboveM: 0.5, doneOn: LATER },
   };
   const hung = applied(read, [patch('lamps', 'l', { aboveM: 0.3 }), put('planSteps', step)])!;
   expect(ratioIn(hung)).toBeCloseTo(0.8, 6);
   expect(asItWas(hung, read.readings[0]!).lamps[0]!.aboveM).toBe(0.5);
   const open = applied(read, [put('planSteps', { ...step, doneOn: null, fromAboveM: null })])!;
   expect(asItWas(open, read.readings[0]!)).toBe(open);
+});
+
+it('curtains that a plan had drawn otherwise since are taken as they were', () => {
+  const [window] = read.windows;
+  const before = [{ curtainId: 'sheer', months: [1, 2, 3], fromMinute: 420, toMinute: 1200 }];
+  const step: PlanStep = {
+    ...PLAIN_STEP,
+    ...{ id: 's', planId: 'p', order: 0, on: LATER, kind: 'curtain', windowId: window!.id },
+    ...{ fromCurtains: before, doneOn: LATER },
+  };
+  const opened = applied(read, [put('planSteps', step)])!;
+  expect(asItWas(opened, read.readings[0]!).windows[0]!.curtains).toEqual(before);
+  const earlier = applied(opened, [patch('planSteps', 's', { doneOn: '2000-01-01' })])!;
+  expect(asItWas(earlier, read.readings[0]!)).toBe(earlier);
 });
 
 it('what was moved elsewhere changes nothing, and a spot that is gone neither', () => {

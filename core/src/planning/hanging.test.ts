@@ -5,9 +5,9 @@ import { HomeEngine } from '../home';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
 import { heightFree } from '../match';
 import { ask } from '../questions';
+import { carriedOut } from './carried-out.fixture';
 import { HeightUnder, hangingChanges, hungAt, raisesOf } from './hanging';
 import type { FoundPlan } from './proposal';
-import { acceptChanges, openSteps, stepChanges, workOf } from './steps';
 import { timerMenu } from './timer-menu';
 
 const WHEN = { year: 2026, month: 11 };
@@ -67,15 +67,7 @@ describe('a plan that may hang lamps anew', () => {
   it('carried out, hangs them where it says, and gives the verdicts it promised within two points', () => {
     const facts = hangingAt(0.35);
     const found = foundFor(facts);
-    const chosen = {
-      plantIds: new Set(found.plants.map(({ plantId }) => plantId)),
-      circuitIds: new Set(found.timers.map(({ circuitId }) => circuitId)),
-    };
-    const work = workOf(facts, found, chosen, ON);
-    let ids = 0;
-    const newId = () => `new-${(ids += 1)}`;
-    let home = applied(facts, acceptChanges(facts, found, { chosen, work, on: ON, newId }))!;
-    for (const step of openSteps(home)) home = applied(home, stepChanges(home, step, ON))!;
+    const home = carriedOut(facts, found, ON);
     for (const { lampId, aboveM } of found.timers.flatMap(({ hung }) => hung.flat()))
       expect(home.lamps.find(({ id }) => id === lampId)!.aboveM).toBe(aboveM);
     const after = ask(engine, home, 'home', WHEN);

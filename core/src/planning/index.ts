@@ -9,10 +9,12 @@ export {
   homeAfter,
   isHardened,
   openSteps,
+  partsOf,
   stepChanges,
   workOf,
   type Chosen,
   type PlannedStep,
   type Work,
 } from './steps';
+export { settingId, type OtherSetting } from './other-settings';
 export { REFUSALS, type SpotRefusal } from './refusals';

@@ -5,7 +5,7 @@
  */
 import type { HomeFacts } from '../facts';
 import { verdictScore } from '../fit';
-import type { HomeEngine } from '../home';
+import type { HomeEngine, Steps } from '../home';
 import { placedSpots } from '../room';
 import { setMonthByMonth } from './by-month';
 import { atCheapHours } from './cheap-hours';
@@ -15,6 +15,7 @@ import { raisesOf } from './hanging';
 import { energyWorth, layoutOf, wantingOf, type Layout } from './home-problem';
 import { lightUnder, timersOfSpots } from './light-under';
 import { plannedHome, scoreThrough, timerYears } from './planned-home';
+import { otherSettings, settingsThatPay, type OtherSetting } from './other-settings';
 import type { FoundPlan, PlanWork } from './proposal';
 import { proposal } from './propose';
 import { inRounds, type Tried } from './rounds';
@@ -59,11 +60,11 @@ export function* planHome(engine: HomeEngine, facts: HomeFacts, asked: PlanAsked
   if (outcome.state === 'impossible') return { state: 'impossible', clash: outcome.clash.map(({ id }) => id) };
   if (outcome.state === 'undecided') return { state: 'undecided' };
   yield SHARES.rounds;
-  return workedOut(desk, outcome.tried, outcome.rounds);
+  return yield* workedOut(desk, outcome.tried, outcome.rounds);
 }
 
 /** The best plan with its timers set month by month, and every figure as the engines find it in the changed home. */
-function workedOut(desk: Desk, tried: Tried, rounds: number): FoundPlan {
+function* workedOut(desk: Desk, tried: Tried, rounds: number): Steps<FoundPlan> {
   const { engine, layout, wanting, asked } = desk;
   const { plan } = tried;
   const start = timerYears(layout, plan);
@@ -82,16 +83,24 @@ function workedOut(desk: Desk, tried: Tried, rounds: number): FoundPlan {
     { layout, years: tuned },
     ...(cheap ? [{ layout: { ...layout, menus: cheap }, years: tuned }] : []),
   ];
-  const worked = settings.map((setting) => {
-    const planned = plannedHome(engine, setting.layout, plan, {
-      timers: setting.years,
-      year: asked.year,
-      on: asked.on,
-    });
+  const work = (setting: Setting, others: readonly OtherSetting[] = []) => {
+    const { year, on } = asked;
+    const planned = plannedHome(engine, setting.layout, plan, { timers: setting.years, year, on, others });
     const scores = wanting.map((one, p) => scoreThrough(layout, one, planned.years[p]!, asked.month));
-    return { ...setting, planned, worth: worthTogether(wanting, scores) - energyWorth(planned.homes[0]!) };
-  });
-  const chosen = worked.reduce((p, q) => (q.worth > p.worth ? q : p));
+    return {
+      ...setting,
+      others,
+      planned,
+      scores,
+      worth: worthTogether(wanting, scores) - energyWorth(planned.homes[0]!),
+    };
+  };
+  const best = settings.map((setting) => work(setting)).reduce((p, q) => (q.worth > p.worth ? q : p));
+  const ways = otherSettings(layout.facts, layout.settings);
+  const paying = settingsThatPay(layout.facts, ways, (others) => work(best, others).worth);
+  let step = paying.next();
+  for (; !step.done; step = paying.next()) yield SHARES.rounds + (1 - SHARES.rounds) * step.value;
+  const chosen = step.value.length > 0 ? work(best, step.value) : best;
   return proposal({ ...desk, layout: chosen.layout }, tried.problem, plan, {
     certainty: 'worked-out',
     years: chosen.years,
@@ -103,6 +112,10 @@ function workedOut(desk: Desk, tried: Tried, rounds: number): FoundPlan {
     found: tried.found,
     rounds,
     stillOff: tried.off,
+    others: step.value.map((setting) => ({
+      setting,
+      gains: gainsOf(layout, chosen.scores, work(best, without(step.value, setting)).scores),
+    })),
   });
 }
 
@@ -111,3 +124,15 @@ interface Setting {
   readonly layout: Layout;
   readonly years: readonly (readonly number[])[];
 }
+
+const without = (all: readonly OtherSetting[], one: OtherSetting) => all.filter((other) => other !== one);
+
+/** A change of a verdict that is worth telling. */
+const TOLD_POINTS = 0.01;
+
+/** Whose verdict a setting changes, those that change most first. */
+const gainsOf = ({ plants }: Layout, withIt: readonly number[], before: readonly number[]) =>
+  plants
+    .map(({ id }, p) => ({ plantId: id, points: withIt[p]! - before[p]! }))
+    .filter(({ points }) => Math.abs(points) >= TOLD_POINTS)
+    .sort((p, q) => Math.abs(q.points) - Math.abs(p.points));

@@ -5,6 +5,7 @@ import type { HomeEngine } from '../home';
 import { carried } from '../match';
 import type { Plan } from '../plan';
 import { hangingChanges } from './hanging';
+import { settingChange, type OtherSetting } from './other-settings';
 import { burnsAsNow, programmeOf } from './timer-menu';
 import type { Layout } from './home-problem';
 import { judgedBy, type Wanting } from './worth';
@@ -60,14 +61,25 @@ export interface PlannedHome {
   readonly years: readonly (readonly Condition[])[];
 }
 
+/** How a home is set by a plan. */
+export interface Planned {
+  /** The year of each timer, by menu. */
+  readonly timers: readonly (readonly number[])[];
+  readonly year: number;
+  /** YYYY-MM-DD. */
+  readonly on: string;
+  readonly others?: readonly OtherSetting[];
+}
+
 export function plannedHome(
   engine: HomeEngine,
   layout: Layout,
   plan: Pick<Plan, 'spots'>,
-  { timers, year, on }: { readonly timers: readonly (readonly number[])[]; readonly year: number; readonly on: string },
+  { timers, year, on, others = [] }: Planned,
 ): PlannedHome {
   const { facts, plants, spots, seasons } = layout;
-  const homes = plan.spots.map((at, season) => homeInSeason(layout, { at, season }, timers, on));
+  const set = others.map(settingChange);
+  const homes = plan.spots.map((at, season) => applied(homeInSeason(layout, { at, season }, timers, on), set)!);
   const lit = homes.map((home, season) => {
     const asked = [...new Set(plan.spots[season]!.map((spot) => spots[spot]!.spot.id))];
     // Lamps warm their rooms: the air is the planned home's own.

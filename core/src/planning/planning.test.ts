@@ -4,9 +4,9 @@ import { applied, patch, type HomeFacts, type Wish } from '../facts';
 import { HomeEngine } from '../home';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
 import { ask } from '../questions';
+import { carriedOut } from './carried-out.fixture';
 import type { FoundPlan, HomePlan } from './proposal';
 import { planSettingsOf } from './settings';
-import { acceptChanges, openSteps, stepChanges, workOf } from './steps';
 
 const WHEN = { year: 2026, month: 11 };
 const ON = '2026-11-30';
@@ -26,21 +26,8 @@ function foundFor(facts: HomeFacts): FoundPlan {
   return plan;
 }
 
-const everything = (plan: FoundPlan) => ({
-  plantIds: new Set(plan.plants.map(({ plantId }) => plantId)),
-  circuitIds: new Set(plan.timers.map(({ circuitId }) => circuitId)),
-});
-
 let ids = 0;
 const newId = () => `new-${(ids += 1)}`;
-
-/** The home after every step of a plan was done. */
-function carriedOut(facts: HomeFacts, plan: FoundPlan): HomeFacts {
-  const work = workOf(facts, plan, everything(plan), ON);
-  let home = applied(facts, acceptChanges(facts, plan, { chosen: everything(plan), work, on: ON, newId }))!;
-  for (const step of openSteps(home)) home = applied(home, stepChanges(home, step, ON))!;
-  return home;
-}
 
 const wish = (fields: Partial<Wish> & Pick<Wish, 'kind'>): Wish => ({
   id: newId(),
@@ -61,7 +48,7 @@ describe('a plan of the small home', () => {
 
   it('promises verdicts that the engines find in the home once it is carried out, within two points', () => {
     const found = plan();
-    const home = carriedOut(smallHome, found);
+    const home = carriedOut(smallHome, found, ON);
     const after = ask(engine, home, 'home', WHEN);
     for (const { plantId, after: promised, spotIds } of found.plants) {
       expect(home.plants.find(({ id }) => id === plantId)!.spotId).toBe(spotIds[0]);
@@ -86,7 +73,7 @@ describe('a plan of the small home', () => {
 
   it('counts the electricity that the changed timers draw', () => {
     const found = plan();
-    const home = carriedOut(smallHome, found);
+    const home = carriedOut(smallHome, found, ON);
     const watts = smallHome.lamps.reduce((total, { powerW, dimming }) => total + powerW * dimming, 0);
     expect(found.energyBefore.year.kWh).toBeGreaterThan((watts * 8 * 365) / 1000);
     expect(found.energyBefore.year.cost).toBeNull();

@@ -4,6 +4,7 @@ import type { MonthFit, Trouble, Verdict } from '../fit';
 import type { MonthEnergy } from '../lamp';
 import type { LampNeeded, LedOverSpot, LightSteps } from '../match';
 import type { NightBreaker } from './night-breakers';
+import type { OtherSetting } from './other-settings';
 import type { SpotRefusal } from './refusals';
 
 /** Where one plant goes, and what that does. */
@@ -62,6 +63,13 @@ export interface TimerProposal {
   readonly kWhAfter: number;
 }
 
+/** A curtain or humidifier that is set otherwise, and what that alone does to plants, by how much. */
+export interface OtherProposal {
+  readonly setting: OtherSetting;
+  /** In verdicts, those that change most first; less than 0 is a loss. */
+  readonly gains: readonly { readonly plantId: string; readonly points: number }[];
+}
+
 export interface Energy {
   /** January first. */
   readonly months: readonly MonthEnergy[];
@@ -96,6 +104,7 @@ export interface FoundPlan {
   readonly seasons: readonly (readonly number[])[];
   readonly plants: readonly PlantProposal[];
   readonly timers: readonly TimerProposal[];
+  readonly others: readonly OtherProposal[];
   readonly energyBefore: Energy;
   readonly energyAfter: Energy;
   readonly proof: Proof;

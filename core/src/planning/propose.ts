@@ -34,6 +34,7 @@ export interface Told {
   readonly found: { readonly objective: number; readonly bound: number };
   readonly rounds: number;
   readonly stillOff: number;
+  readonly others: FoundPlan['others'];
 }
 
 /** The best so far, by the table it is planned by. */
@@ -49,6 +50,7 @@ export function proposalSoFar(desk: Desk, problem: PlanProblem, plan: Plan, foun
     found,
     rounds: 0,
     stillOff: 1,
+    others: [],
   });
 }
 
@@ -84,6 +86,7 @@ export function proposal(desk: Desk, problem: PlanProblem, plan: Plan, told: Tol
       kWhBefore: kWhOf(facts, menu.circuit.id),
       kWhAfter: kWhOf(told.home, menu.circuit.id),
     })),
+    others: told.others,
     energyBefore: energyOf(facts),
     energyAfter: energyOf(told.home),
     proof: { objective, bound, gap: Math.max(0, bound - objective) / Math.max(Math.abs(objective), 1e-9) },

@@ -7,6 +7,8 @@ const UNSAID: Omit<PlanSettings, 'id' | 'homeId'> = {
   years: 'usual',
   household: [],
   hardening: 'usual',
+  curtains: 'may-change',
+  humidifiers: 'may-change',
   currency: '',
 };
 

@@ -1,8 +1,10 @@
 /** The work of a plan: every carry finds its spot free, and what is accepted is written whole. */
-import { applied, put, type HomeFacts, type Plant } from '../facts';
+import { PLAIN_STEP, applied, put, type HomeFacts, type Plant } from '../facts';
 import { smallHome } from '../home/small-home.fixture';
+import { thingWith } from '../home/air-things.fixture';
+import { carriedOut } from './carried-out.fixture';
 import type { FoundPlan } from './proposal';
-import { acceptChanges, isHardened, openSteps, stepChanges, workOf } from './steps';
+import { acceptChanges, isHardened, openSteps, partsOf, stepChanges, workOf } from './steps';
 
 const ON = '2026-11-30';
 const [model] = smallHome.plants as [Plant];
@@ -42,6 +44,7 @@ function planWith(facts: HomeFacts, to: Readonly<Record<string, readonly string[
       settling: weeks > 0 ? { times: 3, weeks } : null,
     })),
     timers: [],
+    others: [],
     energyBefore: energy,
     energyAfter: energy,
     proof: { objective: 1, bound: 1, gap: 0 },
@@ -57,6 +60,7 @@ function planWith(facts: HomeFacts, to: Readonly<Record<string, readonly string[
 const all = (plan: FoundPlan, but: readonly string[] = []) => ({
   plantIds: new Set(plan.plants.map(({ plantId }) => plantId).filter((id) => !but.includes(id))),
   circuitIds: new Set<string>(),
+  otherIds: new Set<string>(),
 });
 
 let ids = 0;
@@ -127,7 +131,7 @@ it('promises nothing of what was left out, and counts the electricity of the tim
     timers: [timer, { ...timer, circuitId: 'd', kWhAfter: 130 }],
     energyBefore: { months: [], year: { kWh: 200, cost: null } },
   };
-  const chosen = { plantIds: new Set(['a']), circuitIds: new Set(['c']) };
+  const chosen = { plantIds: new Set(['a']), circuitIds: new Set(['c']), otherIds: new Set<string>() };
   const work = workOf(facts, plan, chosen, ON);
   const [kept] = applied(facts, acceptChanges(facts, plan, { chosen, work, on: ON, newId }))!.plans;
   expect(kept!.promised.map(({ plantId }) => plantId)).toEqual(['a']);
@@ -184,8 +188,8 @@ it('a new plan takes the place of what is open of an old one, and leaves what wa
 it('a timer is set by its step, to what the plan says', () => {
   const programme = [{ months: [1, 2], spans: [{ onMinute: 480, offMinute: 600 }], level: 0.5 }];
   const step = {
-    ...{ id: 's', planId: 'x', order: 0, on: ON, kind: 'timer' as const, plantId: null, fromSpotId: null },
-    ...{ spotId: null, circuitId: 'c', programme, lampId: null, aboveM: null, fromAboveM: null, doneOn: null },
+    ...PLAIN_STEP,
+    ...{ id: 's', planId: 'x', order: 0, on: ON, kind: 'timer' as const, circuitId: 'c', programme, doneOn: null },
   };
   const home = applied(smallHome, [put('planSteps', step)])!;
   const done = applied(home, stepChanges(home, step, ON))!;
@@ -193,11 +197,41 @@ it('a timer is set by its step, to what the plan says', () => {
   expect(done.planSteps[0]!.doneOn).toBe(ON);
 });
 
+describe('a curtain and a humidifier by a plan', () => {
+  const facts = applied(smallHome, [put('airThings', thingWith({ id: 't', kind: 'humidifier', setRh: 45 }))])!;
+  const [window] = facts.windows;
+  const hung = { curtainId: 'sheer', months: [5], fromMinute: 660, toMinute: 960 };
+  const setting = { kind: 'curtain', windowId: window!.id, curtains: [hung] } as const;
+  const plan = {
+    ...planWith(facts, { [model.id]: [model.spotId!] }),
+    others: [
+      { setting, gains: [] },
+      { setting: { kind: 'humidifier', airThingId: 't', setRh: 60 } as const, gains: [] },
+    ],
+  };
+
+  it('become steps where they are taken, and none where they are left out', () => {
+    const kinds = (but: ReadonlySet<string>) =>
+      workOf(facts, plan, partsOf(plan, but), ON).steps.map(({ kind }) => kind);
+    expect(kinds(new Set())).toEqual(['curtain', 'humidifier']);
+    expect(kinds(new Set([window!.id]))).toEqual(['humidifier']);
+    expect(kinds(new Set(['t']))).toEqual(['curtain']);
+  });
+
+  it('are set once their steps are done, and how curtains were drawn before is kept', () => {
+    const home = carriedOut(facts, plan, ON);
+    expect(home.windows[0]!.curtains).toEqual([hung]);
+    expect(home.airThings[0]!.setRh).toBe(60);
+    expect(home.planSteps.find(({ kind }) => kind === 'curtain')!.fromCurtains).toEqual(window!.curtains);
+    expect(openSteps(home)).toEqual([]);
+  });
+});
+
 describe('a plant that was moved into more light', () => {
   const moved = { ...smallHome.plants[0]!, movedOn: ON };
   const shade = (doneOn: string | null) => ({
-    ...{ id: 's', planId: 'x', order: 0, on: ON, kind: 'shade' as const, plantId: moved.id, fromSpotId: null },
-    ...{ spotId: null, circuitId: null, programme: [], lampId: null, aboveM: null, fromAboveM: null, doneOn },
+    ...PLAIN_STEP,
+    ...{ id: 's', planId: 'x', order: 0, on: ON, kind: 'shade' as const, plantId: moved.id, doneOn },
   });
 
   it('gets used to it once the paper is before it, and not while that is still to be done', () => {

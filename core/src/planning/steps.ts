@@ -3,6 +3,7 @@
  * plants change places in a circle), what to set, and the days for it.
  */
 import {
+  PLAIN_STEP,
   applied,
   drop,
   patch,
@@ -19,6 +20,7 @@ import { carried } from '../match';
 import { widthOn } from '../plan';
 import { DAY_MS } from '../units';
 import { potWidthCm, spotWidthCm, spreadCm } from './pot-size';
+import { settingId } from './other-settings';
 import type { FoundPlan } from './proposal';
 
 /** A step before it is accepted. */
@@ -28,6 +30,8 @@ export type PlannedStep = Omit<PlanStep, 'id' | 'planId' | 'doneOn'>;
 export interface Chosen {
   readonly plantIds: ReadonlySet<string>;
   readonly circuitIds: ReadonlySet<string>;
+  /** Windows whose curtains, and humidifiers, that are set otherwise. */
+  readonly otherIds: ReadonlySet<string>;
 }
 
 export interface Work {
@@ -166,37 +170,41 @@ export function workOf(facts: HomeFacts, plan: FoundPlan, chosen: Chosen, on: st
     });
     const { walked, stuck } = inOrder(facts, wanted, where);
     for (const { plant, from, to } of walked) {
-      add({ ...NOTHING, on: day, kind: 'carry', plantId: plant.id, fromSpotId: from, spotId: to });
+      add({ ...PLAIN_STEP, on: day, kind: 'carry', plantId: plant.id, fromSpotId: from, spotId: to });
       where.set(plant.id, to);
     }
     for (const id of stuck) blocked.add(id);
   });
   for (const { circuitId, programme, isChanged, hung } of plan.timers) {
     if (!isChanged || !chosen.circuitIds.has(circuitId)) continue;
-    if (burnsOtherwise(facts, circuitId, programme)) add({ ...NOTHING, on, kind: 'timer', circuitId, programme });
+    if (burnsOtherwise(facts, circuitId, programme)) add({ ...PLAIN_STEP, on, kind: 'timer', circuitId, programme });
     plan.seasons.forEach((months, season) => {
       const day = season === 0 ? on : firstOf(months[0]!, on);
-      for (const lamp of hung[season]!) add({ ...NOTHING, on: day, kind: 'hang', circuitId, ...lamp });
+      for (const lamp of hung[season]!) add({ ...PLAIN_STEP, on: day, kind: 'hang', circuitId, ...lamp });
     });
+  }
+  for (const { setting } of plan.others) {
+    if (!chosen.otherIds.has(settingId(setting))) continue;
+    const { kind, ...what } = setting;
+    add({ ...PLAIN_STEP, on, kind, ...what });
   }
   for (const { plantId, settling } of proposals) {
     if (!settling || blocked.has(plantId)) continue;
-    add({ ...NOTHING, on, kind: 'shade', plantId });
-    add({ ...NOTHING, on: daysAfter(on, 7 * settling.weeks), kind: 'unshade', plantId });
+    add({ ...PLAIN_STEP, on, kind: 'shade', plantId });
+    add({ ...PLAIN_STEP, on: daysAfter(on, 7 * settling.weeks), kind: 'unshade', plantId });
   }
   return { steps, blocked: [...blocked] };
 }
 
-const NOTHING = {
-  plantId: null,
-  fromSpotId: null,
-  spotId: null,
-  circuitId: null,
-  programme: [],
-  lampId: null,
-  aboveM: null,
-  fromAboveM: null,
-} as const;
+/** All of a plan but some of its plants, timers, curtains and humidifiers, which never share a key. */
+export function partsOf({ plants, timers, others }: FoundPlan, but: ReadonlySet<string> = new Set()): Chosen {
+  const keep = (ids: readonly string[]) => new Set(ids.filter((id) => !but.has(id)));
+  return {
+    plantIds: keep(plants.map(({ plantId }) => plantId)),
+    circuitIds: keep(timers.map(({ circuitId }) => circuitId)),
+    otherIds: keep(others.map(({ setting }) => settingId(setting))),
+  };
+}
 
 /** What is accepted of a plan, and when. */
 export interface Accepted {
@@ -250,6 +258,13 @@ export function stepChanges(facts: HomeFacts, step: PlanStep, on: string): Chang
     const hung = patch('planSteps', step.id, { doneOn: on, fromAboveM });
     return [patch('lamps', step.lampId, { aboveM: step.aboveM }), hung];
   }
+  if (step.kind === 'curtain' && step.windowId !== null) {
+    const fromCurtains = facts.windows.find(({ id }) => id === step.windowId)?.curtains ?? null;
+    const drawn = patch('planSteps', step.id, { doneOn: on, fromCurtains });
+    return [patch('windows', step.windowId, { curtains: step.curtains }), drawn];
+  }
+  if (step.kind === 'humidifier' && step.airThingId !== null && step.setRh !== null)
+    return [patch('airThings', step.airThingId, { setRh: step.setRh }), done];
   return [done];
 }
 

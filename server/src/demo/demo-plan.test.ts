@@ -6,6 +6,7 @@ import {
   applied,
   ask,
   openSteps,
+  partsOf,
   patch,
   stepChanges,
   workOf,
@@ -21,10 +22,7 @@ const ON = '2026-12-01';
 
 /** The home after every step of a plan was done. */
 function carriedOut(facts: HomeFacts, plan: FoundPlan): HomeFacts {
-  const chosen = {
-    plantIds: new Set(plan.plants.map(({ plantId }) => plantId)),
-    circuitIds: new Set(plan.timers.map(({ circuitId }) => circuitId)),
-  };
+  const chosen = partsOf(plan);
   let ids = 0;
   const newId = () => `new-${(ids += 1)}`;
   const work = workOf(facts, plan, chosen, ON);

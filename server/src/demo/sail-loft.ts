@@ -295,6 +295,8 @@ export const sailLoft: HomeFacts = {
       years: 'usual',
       household: [],
       hardening: 'usual',
+      curtains: 'may-change',
+      humidifiers: 'may-change',
       currency: 'crowns',
     },
   ],

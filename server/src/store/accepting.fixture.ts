@@ -3,7 +3,7 @@
  * @param argv the file, and the steps of each plan
  */
 import { knowledge } from '@dulvan/catalogue';
-import { put, drop, type Change } from '@dulvan/core';
+import { PLAIN_STEP, put, drop, type Change } from '@dulvan/core';
 import { openStore } from './open';
 import { Store } from './store';
 
@@ -12,8 +12,7 @@ function accepted(n: number, steps: number): Change[] {
   const planId = `plan-${n}`;
   const stepId = (plan: number, i: number) => `step-${plan}-${i}`;
   const all = Array.from({ length: steps }, (_, i) => i);
-  const step = { planId, on: '2026-11-30', kind: 'shade', plantId: 'p-moth', doneOn: null, programme: [] } as const;
-  const nowhere = { fromSpotId: null, spotId: null, circuitId: null, lampId: null, aboveM: null, fromAboveM: null };
+  const step = { ...PLAIN_STEP, planId, on: '2026-11-30', kind: 'shade', plantId: 'p-moth', doneOn: null } as const;
   return [
     ...(n > 0 ? all.map((i) => drop('planSteps', stepId(n - 1, i))) : []),
     put('plans', {
@@ -24,7 +23,7 @@ function accepted(n: number, steps: number): Change[] {
       kWhBefore: n,
       kWhAfter: 0,
     }),
-    ...all.map((order) => put('planSteps', { ...step, ...nowhere, id: stepId(n, order), order })),
+    ...all.map((order) => put('planSteps', { ...step, id: stepId(n, order), order })),
   ];
 }
 

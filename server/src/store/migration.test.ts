@@ -1,6 +1,6 @@
 /** An older file is carried over: what it held stays, what it could not say is unsaid, and a copy of it is kept. */
 import { knowledge } from '@dulvan/catalogue';
-import { FACT_LISTS, type FactList, type HomeFacts } from '@dulvan/core';
+import { FACT_LISTS, type FactList, type HomeFacts, PLAIN_STEP, planSettingsOf, type PlanStep } from '@dulvan/core';
 import { readWeatherHours } from '@dulvan/formats';
 import Driver from 'libsql';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -244,21 +244,23 @@ describe('a file of the third version', () => {
 /** A list of the small home as it was kept before a migration: without some fields, its first entry taken out. */
 interface Before {
   readonly migration: string;
-  readonly list: 'stands' | 'plants' | 'circuits';
+  readonly list: 'stands' | 'plants' | 'circuits' | 'planSettings';
   readonly unsaid: RegExp;
+  /** The small home where nothing else is said. */
+  readonly home?: HomeFacts;
   /** Lists that are empty, since they hang on what was taken out. */
   readonly without?: readonly FactList[];
 }
 
-async function fileBefore({ migration, list, unsaid, without = [] }: Before): Promise<void> {
+async function fileBefore({ migration, list, unsaid, home = smallHome, without = [] }: Before): Promise<void> {
   (await openStore(file)).close();
   const client = new Driver(file);
   takenBack(client, migration);
   const bare = (entry: object) =>
     JSON.stringify(Object.fromEntries(Object.entries(entry).filter(([field]) => !unsaid.test(field))));
-  const [out, ...left] = smallHome[list];
+  const [out, ...left]: readonly { readonly id: string }[] = home[list];
   const empty = Object.fromEntries(without.map((one) => [one, []]));
-  const facts: HomeFacts = { ...smallHome, ...empty, [list]: left };
+  const facts: HomeFacts = { ...home, ...empty, [list]: left };
   row(client, 'facts', { home_id: 'h', list: 'home', id: 'h', body: bare(facts.home) });
   for (const each of FACT_LISTS)
     for (const entry of facts[each])
@@ -331,6 +333,28 @@ describe('a file of before stands told who passes them', () => {
     expect(store.home('h').facts.stands).toEqual(smallHome.stands.slice(1));
     await store.undo('h', ['e'], 'request-stand');
     expect(store.home('h').facts.stands).toContainEqual(smallHome.stands[0]);
+    open.close();
+  });
+});
+
+describe('a file of before a plan might draw curtains', () => {
+  it('lets them be drawn, and steps of earlier plans name none', async () => {
+    const settings = { ...planSettingsOf(smallHome), id: 'settings' };
+    const step: PlanStep = {
+      ...{ ...PLAIN_STEP, id: 's', planId: 'x', order: 0, on: '2026-11-30', kind: 'shade', plantId: 'p' },
+      doneOn: null,
+    };
+    const planned = { planSettings: [settings], planSteps: [step] };
+    await fileBefore({
+      ...{ migration: '0010_other_settings', list: 'planSettings', home: { ...smallHome, ...planned } },
+      unsaid: /^(humidifiers|fromCurtains|windowId|airThingId|setRh|curtains)$/,
+      // They have curtains of their own.
+      without: ['windows'],
+    });
+    const { open, store } = await carried();
+    expect(store.home('h').facts.planSteps).toEqual([step]);
+    await store.undo('h', ['e'], 'request-settings');
+    expect(store.home('h').facts.planSettings).toEqual([settings]);
     open.close();
   });
 });
