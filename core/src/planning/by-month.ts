@@ -5,6 +5,7 @@
 import { YEAR_FIGURES, doingsOf, scoreOfDoings, takeMonth } from '../fit';
 import { costsByWay, type Layout } from './home-problem';
 import { wayIn, type SpotLight } from './light-under';
+import { isTimer, raiseOf } from './menu';
 import { judgedBy, worthOfVerdict, type Wanting } from './worth';
 
 /** A plant where it stands by the plan, month by month. */
@@ -70,10 +71,10 @@ export function setMonthByMonth(
     };
     const before = years[menu]![month0]!;
     let best = { way: before, worth: worthOf(before) };
-    const { ways } = menus[menu]!;
-    ways.forEach(({ raiseM }, way) => {
+    const own = menus[menu]!;
+    own.ways.forEach((_, way) => {
       // A lamp is not hung anew from month to month.
-      if (raiseM !== ways[before]!.raiseM) return;
+      if (raiseOf(own, way) !== raiseOf(own, before)) return;
       const worth = way === before ? best.worth : worthOf(way);
       if (worth > best.worth + WORTH_MORE) best = { way, worth };
     });
@@ -82,8 +83,9 @@ export function setMonthByMonth(
   };
   for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
     let changed = 0;
-    menus.forEach(({ circuit }, menu) => {
-      if (circuit.freedom === 'nothing') return;
+    menus.forEach((own, menu) => {
+      // A curtain is drawn by halves of the year: nobody does it by the month.
+      if (!isTimer(own) || own.circuit.freedom === 'nothing') return;
       for (let month0 = 0; month0 < 12; month0++) changed += Number(bettered(menu, month0));
     });
     if (changed === 0) break;

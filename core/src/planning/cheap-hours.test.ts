@@ -2,6 +2,7 @@
 import { PLAIN_TIMER, type TariffBand } from '../facts';
 import { ALL_MONTHS } from '../units';
 import { atCheapHours } from './cheap-hours';
+import { isTimer, type Menu } from './menu';
 import { timerMenu } from './timer-menu';
 
 const circuit = {
@@ -12,8 +13,9 @@ const band = (fromMinute: number, toMinute: number, pricePerKwh: number): Tariff
   ...{ id: `${fromMinute}`, homeId: 'h', weekdays: [1, 2, 3, 4, 5, 6, 7], fromMinute, toMinute, pricePerKwh },
 });
 const menus = [timerMenu(circuit, 56)];
-const lengths = (list: typeof menus) =>
-  list[0]!.ways.map(({ spans }) => spans.reduce((sum, { onMinute, offMinute }) => sum + offMinute - onMinute, 0));
+const waysOf = (list: readonly Menu[]) => list.filter(isTimer)[0]!.ways;
+const lengths = (list: readonly Menu[]) =>
+  waysOf(list).map(({ spans }) => spans.reduce((sum, { onMinute, offMinute }) => sum + offMinute - onMinute, 0));
 
 it('one price, or none, changes nothing', () => {
   expect(atCheapHours(menus, [])).toBeNull();
@@ -23,7 +25,7 @@ it('one price, or none, changes nothing', () => {
 it('hours move into the cheap part of the day, and stay as many', () => {
   const cheap = atCheapHours(menus, [band(0, 720, 1), band(720, 1440, 3)])!;
   expect(lengths(cheap)).toEqual(lengths(menus));
-  const six = cheap[0]!.ways.find(({ spans }) => spans[0] && spans[0].offMinute - spans[0].onMinute === 360)!;
+  const six = waysOf(cheap).find(({ spans }) => spans[0] && spans[0].offMinute - spans[0].onMinute === 360)!;
   expect(six.spans[0]!.offMinute).toBe(720);
 });
 

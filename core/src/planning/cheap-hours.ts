@@ -1,7 +1,8 @@
 /** Hours shifted to where electricity is cheapest, as many as before, while people are up. */
 import type { TariffBand, TimerSpan } from '../facts';
 import { priceOver } from '../lamp';
-import { EARLIEST_MINUTE, LATEST_MINUTE, type TimerMenu } from './timer-menu';
+import { isTimer, type Menu } from './menu';
+import { EARLIEST_MINUTE, LATEST_MINUTE } from './timer-menu';
 
 const STEP_MINUTES = 15;
 /** Prices that differ by less are one price. */
@@ -25,10 +26,10 @@ function cheapest(span: TimerSpan, tariff: readonly TariffBand[]): TimerSpan {
  * The same menus with every way at its cheapest hours; null where hours do not matter to what it costs. Ways of several
  * stretches a day stay as they are, and so does a timer that must not be touched.
  */
-export function atCheapHours(menus: readonly TimerMenu[], tariff: readonly TariffBand[]): TimerMenu[] | null {
+export function atCheapHours(menus: readonly Menu[], tariff: readonly TariffBand[]): Menu[] | null {
   if (new Set(tariff.map(({ pricePerKwh }) => pricePerKwh)).size < 2) return null;
   return menus.map((menu) =>
-    menu.circuit.freedom === 'nothing'
+    !isTimer(menu) || menu.circuit.freedom === 'nothing'
       ? menu
       : {
           ...menu,

@@ -1,7 +1,7 @@
 /** Lamps hung anew: by how much they may be raised, what that changes, and how much height it leaves. */
 import { applied, patch, type Change, type Circuit, type HomeFacts, type Lamp } from '../facts';
 import { heightFree } from '../match';
-import type { TimerMenu } from './timer-menu';
+import type { Menu } from './menu';
 
 /** How much higher than now lamps are tried, m. */
 const RAISES_TRIED_M = [-0.2, -0.1, 0.1, 0.2] as const;
@@ -48,16 +48,17 @@ export class HeightUnder {
   constructor(
     private readonly facts: HomeFacts,
     private readonly spotIds: readonly string[],
-    private readonly menus: readonly TimerMenu[],
+    private readonly menus: readonly Menu[],
   ) {}
 
   /** @param spot an index of the spots that were given; @param raiseM of the lamps of that menu alone */
   over(spot: number, menu: number, raiseM: number): number {
-    if (raiseM >= 0) return Infinity;
+    const lit = this.menus[menu]!;
+    if (raiseM >= 0 || lit.kind !== 'timer') return Infinity;
     const key = `${menu} ${raiseM}`;
     let heights = this.known.get(key);
     if (!heights) {
-      const home = applied(this.facts, hangingChanges(this.facts, this.menus[menu]!.circuit, raiseM))!;
+      const home = applied(this.facts, hangingChanges(this.facts, lit.circuit, raiseM))!;
       const spotOf = new Map(home.spots.map((one) => [one.id, one]));
       heights = this.spotIds.map((id) => heightFree(home, spotOf.get(id)!));
       this.known.set(key, heights);

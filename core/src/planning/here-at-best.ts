@@ -1,6 +1,7 @@
 /** What a plant's present spot could be by its timers alone. */
 import { hoursOf } from '../lamp';
 import { lightOf, type Desk } from './desk';
+import { isTimer } from './menu';
 import { scoreThrough } from './planned-home';
 import type { PlantProposal } from './proposal';
 
@@ -13,6 +14,7 @@ export function hereAtBest(desk: Desk, p: number): PlantProposal['here'] {
   const [first] = light.timers;
   if (first === undefined) return null;
   const menu = layout.menus[first]!;
+  if (!isTimer(menu)) return null;
   const others = light.timers.slice(1).map((other) => layout.menus[other]!.ways.length);
   const stride = others.reduce((product, count) => product * count, 1);
   const scores = menu.ways.map((_, way) => scoreThrough(layout, wanting[p]!, light.years[way * stride]!, asked.month));

@@ -9,7 +9,7 @@ import { HeightUnder } from './hanging';
 import { combinations, type SpotLight } from './light-under';
 import { potWeightG, potWidthCm, spotWidthCm, spreadCm } from './pot-size';
 import { refusalTable, type RefusalTable } from './refusals';
-import type { TimerMenu } from './timer-menu';
+import { isTimer, raiseOf, type Menu } from './menu';
 import { CARE_WEIGHTS, MOVE_COSTS, WORTH_OF_KWH, worthUnder, type Wanting, type WorthAsked } from './worth';
 
 /** A home laid out for planning: its plants that are known and its spots, in the order of the problem's indices. */
@@ -18,7 +18,7 @@ export interface Layout {
   readonly settings: PlanSettings;
   readonly plants: readonly Plant[];
   readonly spots: readonly PlacedSpot[];
-  readonly menus: readonly TimerMenu[];
+  readonly menus: readonly Menu[];
   /** Months (1..12) of each season. */
   readonly seasons: readonly (readonly number[])[];
   readonly refusals: RefusalTable;
@@ -110,8 +110,10 @@ function kWhWeight(cost: number | null, kWh: number, usual: number | null): numb
   return cost === null || usual === null || usual === 0 || kWh === 0 ? 1 : cost / kWh / usual;
 }
 
-/** What a timer's electricity costs each way in each month (0..11), in the unit of worth. */
-export function costsByWay({ circuit, ways }: TimerMenu, facts: HomeFacts): number[][] {
+/** What the electricity of a menu costs each way in each month (0..11), in the unit of worth. */
+export function costsByWay(menu: Menu, facts: HomeFacts): number[][] {
+  if (!isTimer(menu)) return menu.ways.map(() => ALL_MONTHS.map(() => 0));
+  const { circuit, ways } = menu;
   const watts = wattsByCircuit(facts).get(circuit.id) ?? 0;
   const lamps = facts.lamps.filter(({ circuitId }) => circuitId === circuit.id).length;
   const usual = usualPrice(facts.tariffs);
@@ -123,8 +125,12 @@ export function costsByWay({ circuit, ways }: TimerMenu, facts: HomeFacts): numb
   );
 }
 
-/** What each setting of a timer costs in a whole year, in the unit of worth. */
-function settingCosts(menu: TimerMenu, facts: HomeFacts): number[] {
+/** Someone must draw a curtain otherwise, in verdicts. Judgement. */
+const DRAWING_COST = 0.02;
+
+/** What each setting of a menu costs in a whole year, in the unit of worth. */
+function settingCosts(menu: Menu, facts: HomeFacts): number[] {
+  if (!isTimer(menu)) return menu.years.map((_, i) => (i === 0 ? 0 : DRAWING_COST));
   const byWay = costsByWay(menu, facts);
   return menu.years.map((year) => year.reduce((sum, way, month0) => sum + byWay[way]![month0]!, 0));
 }
@@ -201,12 +207,12 @@ function tooTallUnder({ facts, menus, plants, spots }: Layout, lights: readonly 
   return (plant: number, spot: number): number[] => {
     const tallM = (plants[plant]!.heightCm ?? 0) / 100;
     const { timers } = lights[spot]!;
-    if (timers.every((menu) => menus[menu]!.ways.every(({ raiseM }) => raiseM >= 0))) return [];
+    if (timers.every((menu) => menus[menu]!.ways.every((_, way) => raiseOf(menus[menu]!, way) >= 0))) return [];
     const settings = combinations(timers.map((menu) => menus[menu]!.years.length));
     return settings.flatMap((chosen, state) => {
       const free = timers.map((menu, i) => {
-        const { ways, years } = menus[menu]!;
-        return under.over(spot, menu, ways[years[chosen[i]!]![0]!]!.raiseM);
+        const own = menus[menu]!;
+        return under.over(spot, menu, raiseOf(own, own.years[chosen[i]!]![0]!));
       });
       return tallM > Math.min(...free) ? [state] : [];
     });

@@ -1,16 +1,15 @@
 /** What spots give under each way their timers may burn. */
-import { patch, applied, type HomeFacts } from '../facts';
+import { applied, roomIdOfSpot, type HomeFacts } from '../facts';
 import type { Condition } from '../fit';
 import { leafPlaceOf, sceneOf, topPlaceOf, type HomeEngine, type Steps } from '../home';
 import { DAY_THRESHOLD_PPFD } from '../light';
 import type { PlacedSpot } from '../room';
-import { ALL_MONTHS } from '../units';
-import { hangingChanges } from './hanging';
-import type { TimerMenu, TimerWay, TimerYear } from './timer-menu';
+import { changesAllYear, isTimer, type Menu } from './menu';
+import type { TimerYear } from './timer-menu';
 
-/** A spot's months under each way of its timers, the first timer's slowest. */
+/** A spot's months under each way of its timers and curtains, the first's slowest. */
 export interface SpotLight {
-  /** Indices of the menus that light it: none, one or two. */
+  /** Indices of the menus that light it: up to two timers, and after them a curtain. */
   readonly timers: readonly number[];
   /** Twelve months by combination of ways. */
   readonly years: readonly (readonly Condition[])[];
@@ -18,24 +17,25 @@ export interface SpotLight {
 
 /**
  * A spot follows the two timers that light it most, the second where it does more than just be noticed; what others
- * give it is taken as it is now.
+ * give it is taken as it is now. With them it follows the curtain that its room has on a menu.
  */
 const TIMERS_OF_A_SPOT = 2;
 const SECOND_FROM_PPFD = 2;
 
-/** The timers that a plant on each spot notices and that can be set, the strongest first. */
-export function timersOfSpots(
+/** The timers that a plant on each spot notices and that can be set, the strongest first, and its room's curtain. */
+export function menusOfSpots(
   engine: HomeEngine,
   facts: HomeFacts,
   {
     year,
     spots,
     menus,
-  }: { readonly year: number; readonly spots: readonly PlacedSpot[]; readonly menus: readonly TimerMenu[] },
+  }: { readonly year: number; readonly spots: readonly PlacedSpot[]; readonly menus: readonly Menu[] },
 ): number[][] {
   const scene = sceneOf(facts, engine.sources);
   const sky = engine.lit.sky(facts, year);
-  const indexOf = new Map(menus.map(({ circuit }, i) => [circuit.id, i]));
+  const indexOf = new Map(menus.flatMap((menu, i) => (isTimer(menu) ? [[menu.circuit.id, i] as const] : [])));
+  const curtainOf = new Map(menus.flatMap((menu, i) => (isTimer(menu) ? [] : [[menu.window.roomId, i] as const])));
   return spots.map((placed) => {
     const place = leafPlaceOf(scene, placed);
     const ppfd = new Map<number, number>();
@@ -43,32 +43,21 @@ export function timersOfSpots(
       const menu = indexOf.get(lamp.circuit.id)!;
       ppfd.set(menu, (ppfd.get(menu) ?? 0) + lamp.ppfd);
     }
-    return [...ppfd]
+    const room = facts.rooms.find(({ id }) => id === roomIdOfSpot(facts, placed.spot.id));
+    const curtain = curtainOf.get(room?.insideRoomId ?? room?.id ?? '');
+    const timers = [...ppfd]
       .filter(([menu, light]) => light >= DAY_THRESHOLD_PPFD && menus[menu]!.ways.length > 1)
       .sort((p, q) => q[1] - p[1])
       .filter(([, light], i) => i === 0 || light >= SECOND_FROM_PPFD)
       .slice(0, TIMERS_OF_A_SPOT)
       .map(([menu]) => menu);
+    return [...timers, ...(curtain === undefined ? [] : [curtain])];
   });
-}
-
-/** A home whose timers burn one way all year. */
-function burning(
-  facts: HomeFacts,
-  menus: readonly TimerMenu[],
-  ways: readonly (readonly [menu: number, way: TimerWay])[],
-) {
-  const changes = ways.flatMap(([menu, { spans, level, raiseM }]) => {
-    const { circuit } = menus[menu]!;
-    const programme = [{ months: ALL_MONTHS, spans, level }];
-    return [patch('circuits', circuit.id, { programme }), ...hangingChanges(facts, circuit, raiseM)];
-  });
-  return applied(facts, changes)!;
 }
 
 export interface LightAsked {
   readonly year: number;
-  readonly menus: readonly TimerMenu[];
+  readonly menus: readonly Menu[];
   /** Spots and the timers each follows. */
   readonly spotIds: readonly string[];
   readonly timers: readonly (readonly number[])[];
@@ -91,11 +80,8 @@ export function* lightUnder(engine: HomeEngine, facts: HomeFacts, asked: LightAs
     const ids = members.map((i) => spotIds[i]!);
     for (const combination of combinations(own.map((menu) => menus[menu]!.ways.length))) {
       yield done / groups.size;
-      const home = burning(
-        facts,
-        menus,
-        combination.map((way, i) => [own[i]!, menus[own[i]!]!.ways[way]!] as const),
-      );
+      const set = combination.flatMap((way, i) => changesAllYear(facts, menus[own[i]!]!, way));
+      const home = applied(facts, set)!;
       const conditions = engine.conditionsAt(home, ids, year, airOf, facts);
       for (const i of members) years[i]!.push(conditions.get(spotIds[i]!)!);
     }
@@ -107,7 +93,7 @@ export function* lightUnder(engine: HomeEngine, facts: HomeFacts, asked: LightAs
 /** Which of a spot's combinations burns in a month (0..11). @param years the year of each timer, by menu */
 export const wayIn = (
   { timers }: Pick<SpotLight, 'timers'>,
-  menus: readonly TimerMenu[],
+  menus: readonly Menu[],
   years: readonly TimerYear[],
   month0: number,
 ): number => timers.reduce((way, menu) => way * menus[menu]!.ways.length + years[menu]![month0]!, 0);

@@ -1,13 +1,14 @@
 /** Curtains and humidifiers by a plan: the ways that are tried, those that pay, and what they promise. */
 import loadHighs from 'highs';
-import { applied, patch, put, type HomeFacts, type HungCurtain } from '../facts';
+import { applied, put, type HomeFacts, type HungCurtain } from '../facts';
 import { thingWith } from '../home/air-things.fixture';
 import { HomeEngine } from '../home';
 import { smallHome, smallKnowledge } from '../home/small-home.fixture';
 import { ask } from '../questions';
 import { ALL_MONTHS } from '../units';
 import { carriedOut } from './carried-out.fixture';
-import { otherSettings, settingsThatPay, type OtherSetting } from './other-settings';
+import { curtainMenu, curtainMenus, curtainsOf, type CurtainMenu } from './curtain-menu';
+import { humidities, humiditiesThatPay, type Humidity } from './other-settings';
 import type { FoundPlan } from './proposal';
 import { planSettingsOf } from './settings';
 
@@ -23,55 +24,59 @@ const moistened = (setRh: number | null): HomeFacts => ({
   airThings: [thingWith({ kind: 'humidifier', gramsH: 300, setRh })],
 });
 
-const curtainsOf = (ways: readonly OtherSetting[]) =>
-  ways.flatMap((way) => (way.kind === 'curtain' ? [way.curtains] : []));
+describe('the menu of a curtain', () => {
+  const [menu] = curtainMenus(curtained([drawnAllYear]), MAY);
+  const bright = [4, 5, 6, 7, 8, 9];
+  const drawn = (one: CurtainMenu) => one.years.map((year) => curtainsOf(one, year));
 
-describe('the ways that are tried', () => {
-  it('of a curtain: open, drawn in the bright half of the year, or then about noon alone', () => {
-    const [ways] = otherSettings(curtained([drawnAllYear]), MAY);
-    const bright = [4, 5, 6, 7, 8, 9];
-    expect(curtainsOf(ways!)).toEqual([
+  it('has it as now, open, drawn in the bright half of the year, or then about noon alone', () => {
+    expect(drawn(menu!)).toEqual([
+      [drawnAllYear],
       [],
       [{ ...drawnAllYear, months: bright }],
       [{ ...drawnAllYear, months: bright, fromMinute: 660, toMinute: 960 }],
     ]);
   });
 
-  it('are of the other half of the year in the south', () => {
-    const south = applied(curtained([drawnAllYear]), [patch('home', 'h', { latitude: -34.6 })])!;
-    const [ways] = otherSettings(south, MAY);
-    expect(curtainsOf(ways!)[1]![0]!.months).toEqual([1, 2, 3, 10, 11, 12]);
+  it('is of the other half of the year in the south', () => {
+    expect(drawn(curtainMenu(menu!.window, -34.6))[2]![0]!.months).toEqual([1, 2, 3, 10, 11, 12]);
   });
 
-  it('of a humidifier stay below what makes mould in a room, and are other than as it is', () => {
-    const [ways] = otherSettings(moistened(50), MAY);
-    expect(ways!.map((way) => way.kind === 'humidifier' && way.setRh)).toEqual([40, 60]);
+  it('draws neither of two about noon', () => {
+    const two = [drawnAllYear, { ...drawnAllYear, curtainId: 'blackout', fromMinute: 1200, toMinute: 420 }];
+    expect(drawn(curtainMenu({ ...menu!.window, curtains: two }, 50))).toHaveLength(3);
   });
 
-  it('are none where nothing hangs, nothing is set, or the grower leaves them', () => {
-    expect(otherSettings(curtained([]), MAY)).toEqual([]);
-    expect(otherSettings(moistened(null), MAY)).toEqual([]);
-    expect(otherSettings(curtained([drawnAllYear]), { ...MAY, curtains: 'leave' })).toEqual([]);
-    expect(otherSettings(moistened(50), { ...MAY, humidifiers: 'leave' })).toEqual([]);
+  it('is not there where nothing hangs, or the grower leaves it', () => {
+    expect(curtainMenus(curtained([]), MAY)).toEqual([]);
+    expect(curtainMenus(curtained([drawnAllYear]), { curtains: 'leave' })).toEqual([]);
   });
 });
 
-describe('settings that pay', () => {
-  const ways = otherSettings(curtained([drawnAllYear]), MAY);
-  const paying = (worthWith: (settings: readonly OtherSetting[]) => number) => {
-    const search = settingsThatPay(smallHome, ways, worthWith);
+describe('humidities', () => {
+  it('stay below what makes mould in a room, and are other than as it is', () => {
+    expect(humidities(moistened(50), MAY)[0]!.map(({ setRh }) => setRh)).toEqual([40, 60]);
+  });
+
+  it('are none where nothing is set, or the grower leaves them', () => {
+    expect(humidities(moistened(null), MAY)).toEqual([]);
+    expect(humidities(moistened(50), { humidifiers: 'leave' })).toEqual([]);
+  });
+
+  const paying = (worthAt60: number) => {
+    const facts = moistened(50);
+    const worth = (settings: readonly Humidity[]) => (settings.some(({ setRh }) => setRh === 60) ? worthAt60 : 1);
+    const search = humiditiesThatPay(facts, humidities(facts, MAY), worth);
     for (;;) {
       const step = search.next();
-      if (step.done) return step.value;
+      if (step.done) return step.value.map(({ setRh }) => setRh);
     }
   };
 
-  it('are the best of each, and none where the gain is not worth the walk', () => {
-    const openIs = (worth: number) => (settings: readonly OtherSetting[]) =>
-      settings.some((one) => one.kind === 'curtain' && one.curtains.length === 0) ? worth : 1;
-    expect(curtainsOf(paying(openIs(1.5)))).toEqual([[]]);
-    expect(paying(openIs(1.01))).toEqual([]);
-    expect(paying(openIs(0.5))).toEqual([]);
+  it('pay where plants gain more than the walk, the water and the power, and drier air is never kept for nothing', () => {
+    expect(paying(1.5)).toEqual([60]);
+    expect(paying(1.03)).toEqual([]);
+    expect(paying(0.5)).toEqual([]);
   });
 });
 

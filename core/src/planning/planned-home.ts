@@ -1,16 +1,16 @@
 /** The home as it would be by a plan, and what each plant has in it. */
-import { applied, patch, type Change, type HomeFacts } from '../facts';
+import { applied, type HomeFacts } from '../facts';
 import { verdictScore, type Condition } from '../fit';
 import type { HomeEngine } from '../home';
 import { carried } from '../match';
 import type { Plan } from '../plan';
 import { hangingChanges } from './hanging';
-import { settingChange, type OtherSetting } from './other-settings';
-import { burnsAsNow, programmeOf } from './timer-menu';
+import { humidityChange, type Humidity } from './other-settings';
+import { changesOfYear, isTimer, raiseOf } from './menu';
 import type { Layout } from './home-problem';
 import { judgedBy, type Wanting } from './worth';
 
-/** By menu: the year its timer has by a plan; of several seasons each month by its season's setting. */
+/** By menu: the year it has by a plan; of several seasons each month by its season's setting. */
 export function timerYears(
   { menus, seasons }: Pick<Layout, 'menus' | 'seasons'>,
   { settings }: Pick<Plan, 'settings'>,
@@ -24,21 +24,13 @@ export function timerYears(
   });
 }
 
-/** What sets a home's timers to years of their menus; timers that stay as they are are left alone. */
-const timerChanges = ({ menus }: Layout, years: readonly (readonly number[])[]): Change[] =>
-  menus.flatMap((menu, c) =>
-    burnsAsNow(menu, years[c]!)
-      ? []
-      : [patch('circuits', menu.circuit.id, { programme: programmeOf(menu, years[c]!) })],
-  );
-
 /** By menu and season: by how much higher than now its lamps hang, m. */
 export const raisesBySeason = (
   { menus, seasons }: Pick<Layout, 'menus' | 'seasons'>,
   years: readonly (readonly number[])[],
-): number[][] => menus.map(({ ways }, c) => seasons.map((months) => ways[years[c]![months[0]! - 1]!]!.raiseM));
+): number[][] => menus.map((menu, c) => seasons.map((months) => raiseOf(menu, years[c]![months[0]! - 1]!)));
 
-/** A home with its plants where a season has them, its timers set and its lamps hung. @param on YYYY-MM-DD */
+/** A home with its plants where a season has them, its timers and curtains set and its lamps hung. @param on YYYY-MM-DD */
 export function homeInSeason(
   layout: Layout,
   { at, season }: { readonly at: readonly number[]; readonly season: number },
@@ -47,12 +39,15 @@ export function homeInSeason(
 ): HomeFacts {
   const { facts, plants, spots, menus } = layout;
   const raises = raisesBySeason(layout, years);
-  const hung = menus.flatMap(({ circuit }, c) => hangingChanges(facts, circuit, raises[c]![season]!));
+  const set = menus.flatMap((menu, c) => [
+    ...changesOfYear(menu, years[c]!),
+    ...(isTimer(menu) ? hangingChanges(facts, menu.circuit, raises[c]![season]!) : []),
+  ]);
   const moves = plants.flatMap((plant, p) => {
     const spotId = spots[at[p]!]!.spot.id;
     return spotId === plant.spotId ? [] : [carried(plant, spotId, on)];
   });
-  return applied(facts, [...moves, ...timerChanges(layout, years), ...hung])!;
+  return applied(facts, [...moves, ...set])!;
 }
 
 /** The home of each season, and twelve months of each plant through them. */
@@ -63,22 +58,22 @@ export interface PlannedHome {
 
 /** How a home is set by a plan. */
 export interface Planned {
-  /** The year of each timer, by menu. */
+  /** The year of each timer and curtain, by menu. */
   readonly timers: readonly (readonly number[])[];
   readonly year: number;
   /** YYYY-MM-DD. */
   readonly on: string;
-  readonly others?: readonly OtherSetting[];
+  readonly humidity?: readonly Humidity[];
 }
 
 export function plannedHome(
   engine: HomeEngine,
   layout: Layout,
   plan: Pick<Plan, 'spots'>,
-  { timers, year, on, others = [] }: Planned,
+  { timers, year, on, humidity = [] }: Planned,
 ): PlannedHome {
   const { facts, plants, spots, seasons } = layout;
-  const set = others.map(settingChange);
+  const set = humidity.map(humidityChange);
   const homes = plan.spots.map((at, season) => applied(homeInSeason(layout, { at, season }, timers, on), set)!);
   const lit = homes.map((home, season) => {
     const asked = [...new Set(plan.spots[season]!.map((spot) => spots[spot]!.spot.id))];

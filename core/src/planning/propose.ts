@@ -11,6 +11,7 @@ import { hereAtBest } from './here-at-best';
 import { wayIn } from './light-under';
 import { hungAt } from './hanging';
 import { homeInSeason, raisesBySeason, scoreThrough, timerYears } from './planned-home';
+import { isTimer } from './menu';
 import { nightBreakers } from './night-breakers';
 import type { Energy, FitTable, FoundPlan, HungLamp, PlantProposal, ThereFit } from './proposal';
 import { REFUSALS } from './refusals';
@@ -78,7 +79,7 @@ export function proposal(desk: Desk, problem: PlanProblem, plan: Plan, told: Tol
     certainty: told.certainty,
     seasons,
     plants: plants.map((_, p) => plantProposal(desk, plan, table, told, p)),
-    timers: menus.map((menu, c) => ({
+    timers: menus.filter(isTimer).map((menu, c) => ({
       circuitId: menu.circuit.id,
       programme: programmeOf(menu, told.years[c]!),
       isChanged: `${menu.years[0]!}` !== `${told.years[c]!}`,
@@ -191,7 +192,10 @@ function thereOf(desk: Desk, { through, home, spot }: There, p: number): ThereFi
   const nightBrokenBy = nightBreakers(wanting[p]!, through, {
     ...{ engine, home, year: asked.year, month: asked.month },
     spotId: layout.spots[spot]!.spot.id,
-    circuitIds: lightOf(desk)(p, spot).timers.map((menu) => layout.menus[menu]!.circuit.id),
+    circuitIds: lightOf(desk)(p, spot)
+      .timers.map((menu) => layout.menus[menu]!)
+      .filter(isTimer)
+      .map(({ circuit }) => circuit.id),
   });
   return { verdict: fit.verdict, worst, month: fit.months[asked.month - 1]!, lacks, nightBrokenBy };
 }

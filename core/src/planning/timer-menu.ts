@@ -13,6 +13,7 @@ export interface TimerWay extends Burning {
 }
 
 export interface TimerMenu {
+  readonly kind: 'timer';
   readonly circuit: Circuit;
   readonly ways: readonly TimerWay[];
   /** The first is as it is now. */
@@ -46,7 +47,7 @@ export function timerMenu(circuit: Circuit, latitude: number, raises: readonly n
     return known >= 0 ? known : ways.push(way) - 1;
   };
   const now = ALL_MONTHS.map((month) => wayOf({ ...burningIn(circuit, month), raiseM: 0 }));
-  if (circuit.freedom === 'nothing') return { circuit, ways, years: [now] };
+  if (circuit.freedom === 'nothing') return { kind: 'timer', circuit, ways, years: [now] };
   const off = wayOf({ spans: [], level: 1, raiseM: 0 });
   const middle = middleOf(circuit);
   const burning = (hours: number, level: number, raiseM = 0) =>
@@ -66,7 +67,12 @@ export function timerMenu(circuit: Circuit, latitude: number, raises: readonly n
       years.push(ALL_MONTHS.map((month) => wayOf({ ...burningIn(circuit, month), raiseM })));
       years.push(...RAISED_HOURS_TRIED.map((hours) => byHalf(burning(hours, 1, raiseM), burning(hours, 1, raiseM))));
     }
-  return { circuit, ways, years: years.filter((year, i) => years.findIndex((one) => `${one}` === `${year}`) === i) };
+  return {
+    kind: 'timer',
+    circuit,
+    ways,
+    years: years.filter((year, i) => years.findIndex((one) => `${one}` === `${year}`) === i),
+  };
 }
 
 /** Shifted into the hours in which people are up. */

@@ -14,7 +14,8 @@ import {
 import type { Target } from '../plant';
 import { ALL_MONTHS } from '../units';
 import { combinations, wayIn, type SpotLight } from './light-under';
-import type { TimerMenu, TimerYear } from './timer-menu';
+import type { Menu } from './menu';
+import type { TimerYear } from './timer-menu';
 
 /** How much a plant counts, beside one that counts as usual. */
 export const CARE_WEIGHTS: Readonly<Record<Care, number>> = { little: 0.4, usual: 1, much: 2.5 };
@@ -62,7 +63,7 @@ export interface Wanting {
 }
 
 export interface WorthAsked {
-  readonly menus: readonly TimerMenu[];
+  readonly menus: readonly Menu[];
   readonly years: PlannedYears;
   /** 1..12, the month that is on. */
   readonly fromMonth: number;
