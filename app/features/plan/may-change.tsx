@@ -46,6 +46,29 @@ export function MayChange({ facts }: { readonly facts: HomeFacts }) {
         onValue={(value) => set(WORDS.hardening[value as HardeningPace], { hardening: value as HardeningPace })}
         note={WORDS.hardeningNote}
       />
+      <Others facts={facts} />
+      <Strong>{WORDS.whatTimers}</Strong>
+      {facts.circuits.length === 0 ? <Small>{WORDS.noTimers}</Small> : null}
+      {facts.circuits.map(({ id, name, freedom }) => (
+        <View key={id} style={{ gap: SPACE.xs }}>
+          <Body>{name}</Body>
+          <Choices
+            label={name}
+            choices={choicesOf(WORDS.freedoms)}
+            value={freedom}
+            onValue={(value) => setFreedom(id, value as TimerFreedom)}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Curtains and humidifiers, where there are any that could be set. */
+function Others({ facts }: { readonly facts: HomeFacts }) {
+  const { settings, set } = usePlanSetting(facts);
+  return (
+    <>
       {facts.windows.some(({ curtains }) => curtains.length > 0) ? (
         <Question
           label={WORDS.mayDraw}
@@ -62,19 +85,6 @@ export function MayChange({ facts }: { readonly facts: HomeFacts }) {
           onValue={(value) => set(WORDS.mayMoisten, { humidifiers: value as MayBeSet })}
         />
       ) : null}
-      <Strong>{WORDS.whatTimers}</Strong>
-      {facts.circuits.length === 0 ? <Small>{WORDS.noTimers}</Small> : null}
-      {facts.circuits.map(({ id, name, freedom }) => (
-        <View key={id} style={{ gap: SPACE.xs }}>
-          <Body>{name}</Body>
-          <Choices
-            label={name}
-            choices={choicesOf(WORDS.freedoms)}
-            value={freedom}
-            onValue={(value) => setFreedom(id, value as TimerFreedom)}
-          />
-        </View>
-      ))}
-    </View>
+    </>
   );
 }

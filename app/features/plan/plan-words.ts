@@ -173,6 +173,14 @@ export const REASONS = {
   stayBest: 'No other spot suits it better.',
   here: (timer: string, how: string, fit: string) =>
     `Where it stands now, ${timer} at ${how} would bring it to ${fit} at most.`,
+  freer: (timer: string, what: string, how: string, fit: string) =>
+    `If a plan might change ${what} of ${timer}: ${how} would bring it to ${fit}, if only this plant counted.`,
+  freedoms: {
+    nothing: 'nothing',
+    hours: 'the hours',
+    'hours-and-level': 'the dimming',
+    'hours-level-and-height': 'the height of the lamps',
+  },
   hoursADay: (hours: string) => `${hours} a day`,
   dimmed: (share: string) => `dimmed to ${share}`,
   lower: (by: string) => `with its lamps ${by} lower`,

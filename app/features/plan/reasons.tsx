@@ -1,13 +1,14 @@
 /** Why a plan has a plant where it has it: how it does here and there, and what else there would be. */
-import type { FoundPlan, HereAtBest, HomeFacts, NightBreaker, PlantProposal } from '@dulvan/core';
+import type { FoundPlan, HomeFacts, NightBreaker, PlantProposal } from '@dulvan/core';
 import { View } from 'react-native';
 import { verdictSentence } from '../../parts/verdict-words';
-import { fitShare, hours, length, plantName, spotPlace, troubleSentence } from '../../parts/words';
-import { useUnits, type Units } from '../../state/settings';
+import { fitShare, plantName, spotPlace, troubleSentence } from '../../parts/words';
+import { useUnits } from '../../state/settings';
 import { usePlantAnswer } from '../../state/verdicts';
 import { SPACE } from '../../ui/theme';
 import { Small } from '../../ui/type';
 import { circuitName } from './figures';
+import { freerWords, hereWords } from './here-words';
 import { REASONS as WORDS } from './plan-words';
 
 interface Given {
@@ -28,6 +29,7 @@ export function Reasons({ facts, plan, proposal }: Given) {
       {there ? <Small>{WORDS.there(verdictSentence(there.verdict))}</Small> : null}
       {there?.worst ? <Small>{WORDS.still(troubleSentence(there.worst, units))}</Small> : null}
       {there && there.nightBrokenBy.length > 0 ? <Small>{nightWords(facts, there.nightBrokenBy)}</Small> : null}
+      {there?.ifFreer ? <Small>{freerWords(facts, there.ifFreer, units)}</Small> : null}
       <Small>{elsewhereWords(facts, plan, proposal)}</Small>
       {here && moves ? (
         <Small>{WORDS.here(circuitName(facts, here.circuitId), hereWords(here, units), fitShare(here.score))}</Small>
@@ -47,16 +49,6 @@ const nightWords = (facts: HomeFacts, lights: readonly NightBreaker[]): string =
       )
       .join(' and '),
   );
-
-/** "12 h a day, dimmed to 50 %, with its lamps 10 cm lower". */
-function hereWords({ hours: ofDay, level, raiseM }: HereAtBest, units: Units): string {
-  const hung = raiseM < 0 ? WORDS.lower : WORDS.higher;
-  return [
-    WORDS.hoursADay(hours(ofDay)),
-    ...(level < 1 ? [WORDS.dimmed(fitShare(level))] : []),
-    ...(raiseM === 0 ? [] : [hung(length(Math.abs(raiseM), units))]),
-  ].join(', ');
-}
 
 /** A spot is better from so much on. */
 const BETTER = 0.02;

@@ -16,6 +16,7 @@ import { useUnits } from '../../state/settings';
 import { SPACE } from '../../ui/theme';
 import { Body, Heading, Small, Strong } from '../../ui/type';
 import { money } from './figures';
+import { freerWords } from './here-words';
 import { STILL as WORDS } from './plan-words';
 
 interface Given {
@@ -37,6 +38,7 @@ export function StillWrong({ facts, plan }: Given) {
 }
 
 function OneWrong({ facts, proposal }: { readonly facts: HomeFacts; readonly proposal: PlantProposal }) {
+  const units = useUnits();
   const { plantId, spotIds, there } = proposal;
   const plant = facts.plants.find(({ id }) => id === plantId)!;
   return (
@@ -46,6 +48,7 @@ function OneWrong({ facts, proposal }: { readonly facts: HomeFacts; readonly pro
         <>
           <Small>{`${verdictSentence(there.verdict)}.`}</Small>
           <Mend facts={facts} there={there} />
+          {there.ifFreer ? <Small>{freerWords(facts, there.ifFreer, units)}</Small> : null}
           <Small>{WORDS.giveAway}</Small>
         </>
       ) : null}

@@ -1,5 +1,5 @@
 /** What a plan proposes, as plain data that crosses to a worker. */
-import type { HouseholdMember, TimerMonths } from '../facts';
+import type { HouseholdMember, TimerFreedom, TimerMonths } from '../facts';
 import type { MonthFit, Trouble, Verdict } from '../fit';
 import type { MonthEnergy } from '../lamp';
 import type { LampNeeded, LedOverSpot, LightSteps } from '../match';
@@ -37,6 +37,11 @@ export interface HereAtBest {
   readonly score: number;
 }
 
+/** What a timer would do for a plant alone if more of it might be changed. */
+export interface IfFreer extends HereAtBest {
+  readonly freedom: TimerFreedom;
+}
+
 /** How a plant does where the plan has it: its verdict, what is most wrong, and the month that is on. */
 export interface ThereFit {
   readonly verdict: Verdict;
@@ -46,6 +51,8 @@ export interface ThereFit {
   readonly nightBrokenBy: readonly NightBreaker[];
   /** The lamp that would give it what it lacks of light, over its spot alone; null where light is not what it lacks. */
   readonly lacks: (LampNeeded & LedOverSpot) | null;
+  /** Null where it does well enough, or nothing more could be changed that would help. */
+  readonly ifFreer: IfFreer | null;
 }
 
 export interface HungLamp {

@@ -9,6 +9,7 @@ import { seasonalMonth } from '../taxon';
 import { lightOf, tableScore, type Desk } from './desk';
 import { hereAtBest } from './here-at-best';
 import { wayIn } from './light-under';
+import { ifFreer } from './if-freer';
 import { hungAt } from './hanging';
 import { homeInSeason, raisesBySeason, scoreThrough, timerYears } from './planned-home';
 import { isTimer } from './menu';
@@ -197,7 +198,14 @@ function thereOf(desk: Desk, { through, home, spot }: There, p: number): ThereFi
       .filter(isTimer)
       .map(({ circuit }) => circuit.id),
   });
-  return { verdict: fit.verdict, worst, month: fit.months[asked.month - 1]!, lacks, nightBrokenBy };
+  return {
+    verdict: fit.verdict,
+    worst,
+    month: fit.months[asked.month - 1]!,
+    lacks,
+    nightBrokenBy,
+    ifFreer: ifFreer(desk, p, { home, spot, score: fit.verdict.score }),
+  };
 }
 
 /** Stages in which a plant gets used to light more slowly, and how much more slowly: judgement. */
