@@ -44,6 +44,26 @@ test(
   },
 );
 
+test('draws a curtain otherwise where plants gain by it, leaves it once told to', ON_PHONE, async ({ page }) => {
+  test.setTimeout(3 * PLANNED);
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('button', { name: 'Make the plan' }).click();
+  const curtains = page.getByRole('group', { name: 'Curtains of East window' });
+  await expect(curtains).toBeVisible({ timeout: PLANNED });
+  await expect(curtains).toContainText('Now: Sheer white curtain drawn from 7:00 to 20:00');
+  await expect(curtains).toContainText(/What it alone does: .*\+\d/);
+  await page.getByRole('button', { name: 'Accept the plan' }).click();
+  await page.getByRole('button', { name: /^Done: Curtains of East window/ }).click();
+  await expect(page.getByRole('button', { name: /^Done: Curtains of East window/ })).toHaveCount(0);
+  await page.goto('/plan');
+  await page.getByRole('radiogroup', { name: 'May curtains be drawn otherwise?' }).getByText('Leave them').click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('button', { name: 'Make the plan' }).click();
+  await expect(page.getByRole('button', { name: 'Accept the plan' })).toBeVisible({ timeout: PLANNED });
+  await expect(page.getByText('Curtains and humidifiers')).toHaveCount(0);
+});
+
 test('refuses prices that leave hours out, beside the field, and keeps what was typed', ON_PHONE, async ({ page }) => {
   await page.goto('/plan/prices');
   const byDay = page.getByRole('group', { name: 'Price 2' });

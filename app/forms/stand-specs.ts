@@ -126,6 +126,14 @@ export const STAND_SPECS = {
           }),
       },
       {
+        field: 'fadeMinutes',
+        more: 'fade',
+        label: 'Its lamps fade in and out over',
+        kind: 'number',
+        unit: 'min',
+        help: '0 where they switch at once. Each fade counts half: of its light, its heat and its power.',
+      },
+      {
         field: 'limitW',
         more: 'rating',
         label: 'The timer may switch',

@@ -224,6 +224,7 @@ export const PLAN_STEPS = {
 export const TIMER_WORDS = {
   off: 'off',
   dimmed: (share: number) => `, dimmed to ${share} %`,
+  fading: (minutes: number) => `; fading in and out over ${minutes} min`,
 };
 
 export const PLUG_WORDS = {

@@ -19,5 +19,6 @@ export const programmeWords = (programme: readonly TimerMonths[]): string =>
     )
     .join('; ');
 
-/** A timer's year as it is set. */
-export const timerWords = (circuit: Circuit): string => programmeWords(yearOfTimer(circuit));
+/** A timer's year as it is set, and how its lamps fade. */
+export const timerWords = (circuit: Circuit): string =>
+  programmeWords(yearOfTimer(circuit)) + (circuit.fadeMinutes > 0 ? WORDS.fading(circuit.fadeMinutes) : '');

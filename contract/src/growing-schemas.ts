@@ -57,6 +57,7 @@ export const circuitSchema = z.strictObject({
   months,
   programme: programmeSchema,
   freedom: z.enum(TIMER_FREEDOMS),
+  fadeMinutes: wholeWithin(0, 120, 'minutes'),
   limitW: within(1, 5000, 'W').nullable(),
   supplyId: id.nullable(),
 }) satisfies z.ZodType<Circuit>;

@@ -1,5 +1,5 @@
 /** What a plan may be told, and what is refused, with the field it is about. */
-import { PLAIN_STEP } from '@dulvan/core';
+import { PLAIN_STEP, PLAIN_TIMER } from '@dulvan/core';
 import { circuitSchema } from './growing-schemas';
 import {
   planSettingsSchema,
@@ -63,8 +63,8 @@ describe('a wish', () => {
 
 describe('electricity', () => {
   const timer = {
-    ...{ id: 'c', homeId: 'h', name: 'Timer', onMinute: 0, offMinute: 60, months: [1], programme: [] },
-    ...{ freedom: 'hours', limitW: null, supplyId: null },
+    ...PLAIN_TIMER,
+    ...{ id: 'c', homeId: 'h', name: 'Timer', onMinute: 0, offMinute: 60, months: [1] },
   };
   it('a circuit of no watts, or of more than a house has, is refused with the range', () => {
     expect(reasons(circuitSchema.safeParse({ ...timer, limitW: 0 }))).toEqual(['From 1 to 5000 W.']);
@@ -72,6 +72,12 @@ describe('electricity', () => {
     const supply = { id: 's', homeId: 'h', name: 'Kitchen', limitW: 3600, alsoW: 0 };
     expect(supplySchema.safeParse(supply).success).toBe(true);
     expect(fields(supplySchema.safeParse({ ...supply, limitW: 0 }))).toEqual(['limitW']);
+  });
+
+  it('a fade takes two hours at most, in whole minutes', () => {
+    expect(circuitSchema.safeParse({ ...timer, fadeMinutes: 120 }).success).toBe(true);
+    expect(fields(circuitSchema.safeParse({ ...timer, fadeMinutes: 121 }))).toEqual(['fadeMinutes']);
+    expect(fields(circuitSchema.safeParse({ ...timer, fadeMinutes: 0.5 }))).toEqual(['fadeMinutes']);
   });
 
   it('a price is for some weekday and no less than nothing', () => {

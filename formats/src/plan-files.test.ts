@@ -11,6 +11,7 @@ const timer: Circuit = {
   onMinute: 450,
   offMinute: 1110,
   months: [10, 11, 12, 1, 2],
+  fadeMinutes: 20,
 };
 const split: Circuit = {
   ...timer,
@@ -61,7 +62,8 @@ it('tables are read back as they were, and no cell is a formula', () => {
   });
   expect(data).toHaveLength(ALL_MONTHS.length + 13);
   expect(data[0]).toEqual({
-    ...{ timer: 'Rack, timer', month: '1', on: '7:30', off: '18:30', level_percent: '100', hours_a_day: '11' },
+    ...{ timer: 'Rack, timer', month: '1', on: '7:30', off: '18:30', fade_minutes: '20' },
+    ...{ level_percent: '100', hours_a_day: '11' },
   });
   expect(stepsTable([{ id: 's', on: '2026-12-01', title: '=1+1' }])).not.toMatch(/,=1/);
 });

@@ -91,21 +91,22 @@ export function planCalendar({ steps, circuits, on, name }: CalendarGiven): stri
 const table = (fields: string[], data: readonly (readonly (string | number)[])[]): string =>
   `${Papa.unparse({ fields, data: data.map((row) => [...row]) }, { newline: '\n', escapeFormulae: true })}\n`;
 
-/** Timers month by month: when each is on and off, how far dimmed, and its hours. */
+/** Timers month by month: when each is on and off, how it fades, how far it is dimmed, and its hours. */
 export const timersTable = (circuits: readonly Circuit[]): string =>
   table(
-    ['timer', 'month', 'on', 'off', 'level_percent', 'hours_a_day'],
+    ['timer', 'month', 'on', 'off', 'fade_minutes', 'level_percent', 'hours_a_day'],
     circuits.flatMap((circuit) =>
       ALL_MONTHS.flatMap((month) => {
         const { spans, level } = burningIn(circuit, month);
         const percent = Math.round(100 * level);
         return spans.length === 0
-          ? [[circuit.name, month, '', '', percent, 0]]
+          ? [[circuit.name, month, '', '', circuit.fadeMinutes, percent, 0]]
           : spans.map((span) => [
               circuit.name,
               month,
               clockOf(span.onMinute),
               clockOf(span.offMinute),
+              circuit.fadeMinutes,
               percent,
               Number(hoursOf([span]).toFixed(2)),
             ]);

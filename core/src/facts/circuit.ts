@@ -30,6 +30,8 @@ export interface Circuit extends TimerSpan {
   /** Month by month; with any entry, it rules instead of one time for all months. */
   readonly programme: readonly TimerMonths[];
   readonly freedom: TimerFreedom;
+  /** Minutes in which its lamps come up to full, and in which they go down again before they go off; 0 switches. */
+  readonly fadeMinutes: number;
   /** What the timer's label allows it to switch, W; null is not known. */
   readonly limitW: number | null;
   /** The electrical circuit it is plugged into; null is not known. */
@@ -37,7 +39,10 @@ export interface Circuit extends TimerSpan {
 }
 
 /** A timer of which nothing but its times was said. */
-export const PLAIN_TIMER = { programme: [], freedom: 'hours', limitW: null, supplyId: null } as const satisfies Pick<
-  Circuit,
-  'programme' | 'freedom' | 'limitW' | 'supplyId'
->;
+export const PLAIN_TIMER = {
+  programme: [],
+  freedom: 'hours',
+  fadeMinutes: 0,
+  limitW: null,
+  supplyId: null,
+} as const satisfies Pick<Circuit, 'programme' | 'freedom' | 'fadeMinutes' | 'limitW' | 'supplyId'>;

@@ -1,7 +1,7 @@
 /** What a spot gives in a month, put together from its daylight, its lamps and its room's air. */
 import { vapourPressureDeficit, type SpotAirMonth } from '../air';
 import type { Condition } from '../fit';
-import { burningIn, fullHours } from '../lamp';
+import { burningAtFull, burningIn, fullHours } from '../lamp';
 import {
   DAY_THRESHOLD_PPFD,
   daybreakElevation,
@@ -206,7 +206,7 @@ function ppfdByHour({ daylight, topDaylight, lit, evening, month0 }: HoursInputs
     clear[hour] = topDaylight.clearDay[bin]! * PPFD_PER_WATT;
   }
   for (const { ppfd, topPpfd, circuit } of lit) {
-    const { spans, level } = burningIn(circuit, month0 + 1);
+    const { spans, level } = burningAtFull(circuit, month0 + 1);
     for (const { onMinute, offMinute } of spans) {
       addHours(mean, level * ppfd, onMinute, offMinute);
       addHours(clear, level * topPpfd, onMinute, offMinute);

@@ -9,7 +9,7 @@ import {
   type HomeFacts,
   type SpotAirStatement,
 } from '../facts';
-import { burningIn } from '../lamp';
+import { burningAtFull } from '../lamp';
 import { length, minus, outwardOf, vec, type PlacedSpot, type Vec } from '../room';
 import type { RoomAirMonth } from './room-air-month';
 import { correctedSpread, correctionsOf, type Correction } from './stated-air';
@@ -202,7 +202,7 @@ function lampSteps(facts: HomeFacts, spot: SpotAirInputs['spot'], month: number)
     const stand = tier && stands.get(tier.standId);
     const circuit = facts.circuits.find(({ id }) => id === lamp.circuitId);
     if (!tier || !stand || !circuit) return [];
-    const { spans, level } = burningIn(circuit, month);
+    const { spans, level } = burningAtFull(circuit, month);
     if (spans.length === 0) return [];
     const centre = vec(stand.xM + lamp.alongM, stand.yM + lamp.acrossM, tier.heightM + lamp.aboveM);
     const beside = Math.max(0, distance(centre, spot.leaf) - Math.max(lamp.lengthM, lamp.breadthM) / 2);

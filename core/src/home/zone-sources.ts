@@ -12,7 +12,7 @@ import {
   type WaterSource,
 } from '../air';
 import { tiersIn, type AirThing, type Room, type TimerSpan } from '../facts';
-import { burningIn } from '../lamp';
+import { burningAtFull, burningIn } from '../lamp';
 import { coversOf } from './leaf-covers';
 import type { Climate } from './room-climate';
 import { thingsOf, type ZoneInputs } from './zone-inputs';
@@ -46,7 +46,7 @@ export function lampsOf({ facts, month }: ZoneInputs, roomId: string): Schedule[
   return facts.lamps.flatMap(({ tierId, circuitId, powerW, dimming }) => {
     const circuit = facts.circuits.find(({ id }) => id === circuitId);
     if (!circuit || !tiers.has(tierId)) return [];
-    const { spans, level } = burningIn(circuit, month);
+    const { spans, level } = burningAtFull(circuit, month);
     return spans.map(({ onMinute, offMinute }) => between(onMinute, offMinute, powerW * dimming * level));
   });
 }

@@ -2,7 +2,16 @@
 import fc from 'fast-check';
 import type { TimerMonths } from '../facts';
 import { ALL_MONTHS } from '../units';
-import { burningFor, burningIn, circuitHours, fullHours, hoursOf, isBurning, yearOfTimer } from './burning';
+import {
+  burningAtFull,
+  burningFor,
+  burningIn,
+  circuitHours,
+  fullHours,
+  hoursOf,
+  isBurning,
+  yearOfTimer,
+} from './burning';
 
 const WINTER = [11, 12, 1, 2];
 const plain = { onMinute: 480, offMinute: 960, months: WINTER };
@@ -33,6 +42,37 @@ it('of a programme follows it, and is off in months that it does not name', () =
   expect(fullHours(programmed, 12)).toBe(3);
   expect(circuitHours(programmed, 2)).toBe(0);
   expect([400, 500, 1100].map((minute) => isBurning(programmed, 1, minute))).toEqual([true, false, true]);
+});
+
+describe('lamps that fade', () => {
+  const fading = { ...plain, fadeMinutes: 30 };
+
+  it('are on as long, and give what they would at full for as long less one fade', () => {
+    expect(circuitHours(fading, 1)).toBe(8);
+    expect(fullHours(fading, 1)).toBeCloseTo(7.5, 9);
+    expect(burningAtFull(fading, 1).spans).toEqual([{ onMinute: 495, offMinute: 945 }]);
+  });
+
+  it('give half of a stretch that is all fade, and never less', () => {
+    const short = { ...fading, offMinute: 500 };
+    expect(fullHours(short, 1)).toBeCloseTo(10 / 60, 9);
+    expect(fullHours({ ...short, fadeMinutes: 120 }, 1)).toBeCloseTo(10 / 60, 9);
+  });
+
+  it('give the integral of a trapezoid, whatever the fade', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 700 }), fc.integer({ min: 0, max: 120 }), (minutes, fadeMinutes) => {
+        const fade = Math.min(fadeMinutes, minutes / 2);
+        const power = (at: number) => (fade === 0 ? 1 : Math.min(1, at / fade, (minutes - at) / fade));
+        const steps = 2000;
+        let sum = 0;
+        for (let i = 0; i < steps; i++) sum += (power(((i + 0.5) / steps) * minutes) * minutes) / steps / 60;
+        const timer = { ...plain, offMinute: plain.onMinute + minutes, fadeMinutes };
+        expect(Math.abs(fullHours(timer, 1) - sum)).toBeLessThan(1e-3 * sum + 1e-6);
+      }),
+      { numRuns: 60 },
+    );
+  });
 });
 
 describe('the year of a timer', () => {

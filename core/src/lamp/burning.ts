@@ -3,7 +3,8 @@ import type { Circuit, TimerMonths, TimerSpan } from '../facts';
 import { ALL_MONTHS } from '../units';
 
 /** What tells when a timer burns: one time for some months, or a programme month by month. */
-export type TimerTimes = Pick<Circuit, 'onMinute' | 'offMinute' | 'months'> & Partial<Pick<Circuit, 'programme'>>;
+export type TimerTimes = Pick<Circuit, 'onMinute' | 'offMinute' | 'months'> &
+  Partial<Pick<Circuit, 'programme' | 'fadeMinutes'>>;
 
 export type Burning = Pick<TimerMonths, 'spans' | 'level'>;
 
@@ -30,12 +31,28 @@ export function yearOfTimer(timer: TimerTimes): TimerMonths[] {
 export const hoursOf = (spans: readonly TimerSpan[]): number =>
   spans.reduce((sum, { onMinute, offMinute }) => sum + (offMinute - onMinute) / 60, 0);
 
+/**
+ * Stretches at full power that give the same light, heat and power as stretches with fades: each fade counts half. Where
+ * two fades would meet, each takes half of the stretch.
+ */
+export const faded = (spans: readonly TimerSpan[], fadeMinutes: number): TimerSpan[] =>
+  spans.map(({ onMinute, offMinute }) => {
+    const half = Math.min(fadeMinutes, (offMinute - onMinute) / 2) / 2;
+    return { onMinute: onMinute + half, offMinute: offMinute - half };
+  });
+
+/** What a timer does in a month, its fades counted half. */
+export function burningAtFull(timer: TimerTimes, month: number): Burning {
+  const { spans, level } = burningIn(timer, month);
+  return { spans: faded(spans, timer.fadeMinutes ?? 0), level };
+}
+
 /** Hours a day a timer is on in a month (1..12). */
 export const circuitHours = (timer: TimerTimes, month: number): number => hoursOf(burningIn(timer, month).spans);
 
 /** Hours a day at full power that its light of a month comes to. */
 export function fullHours(timer: TimerTimes, month: number): number {
-  const { spans, level } = burningIn(timer, month);
+  const { spans, level } = burningAtFull(timer, month);
   return hoursOf(spans) * level;
 }
 

@@ -1,6 +1,6 @@
 /** What lamps draw, what that costs, and what their timers and wiring may carry. */
 import type { HomeFacts, TariffBand, TimerSpan } from '../facts';
-import { burningIn, hoursOf, type Burning, type TimerTimes } from './burning';
+import { burningAtFull, hoursOf, type Burning, type TimerTimes } from './burning';
 
 /** Power of the lamps on each timer as they are dimmed, W, by timer. */
 export function wattsByCircuit({ lamps }: Pick<HomeFacts, 'lamps'>): ReadonlyMap<string, number> {
@@ -45,9 +45,9 @@ export const DAYS_OF_MONTHS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] a
  * @param watts of its lamps as they are dimmed; @param lamps how many hang on it
  */
 export const timerEnergy = (timer: TimerTimes, load: TimerLoad): MonthEnergy =>
-  energyOfWay(burningIn(timer, load.month), load);
+  energyOfWay(burningAtFull(timer, load.month), load);
 
-/** As `timerEnergy`, of one way to burn. */
+/** As `timerEnergy`, of one way to burn, its fades counted half. */
 export function energyOfWay({ spans, level }: Burning, { watts, lamps, month, tariff }: TimerLoad): MonthEnergy {
   const days = DAYS_OF_MONTHS[month - 1]!;
   const hours = hoursOf(spans);

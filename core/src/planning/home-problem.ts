@@ -1,7 +1,7 @@
 /** A home as a joint plan's problem: its plants, spots, timers and wishes, and what each plant is worth where. */
 import type { HomeFacts, Plant, PlanSettings, TariffBand } from '../facts';
 import type { HomeEngine } from '../home';
-import { energyOfWay, homeEnergy, wattsByCircuit, yearEnergy } from '../lamp';
+import { energyOfWay, faded, homeEnergy, wattsByCircuit, yearEnergy } from '../lamp';
 import { lightStates, worthAt, type PlanProblem, type PlanWish } from '../plan';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
@@ -119,7 +119,8 @@ export function costsByWay(menu: Menu, facts: HomeFacts): number[][] {
   const usual = usualPrice(facts.tariffs);
   return ways.map((way) =>
     ALL_MONTHS.map((month) => {
-      const { kWh, cost } = energyOfWay(way, { watts, lamps, month, tariff: facts.tariffs });
+      const burning = { ...way, spans: faded(way.spans, circuit.fadeMinutes) };
+      const { kWh, cost } = energyOfWay(burning, { watts, lamps, month, tariff: facts.tariffs });
       return WORTH_OF_KWH * kWh * kWhWeight(cost, kWh, usual);
     }),
   );
