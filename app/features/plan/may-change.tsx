@@ -75,6 +75,7 @@ function Others({ facts }: { readonly facts: HomeFacts }) {
           choices={choicesOf(WORDS.maySet)}
           value={settings.curtains}
           onValue={(value) => set(WORDS.mayDraw, { curtains: value as MayBeSet })}
+          note={WORDS.mayDrawNote}
         />
       ) : null}
       {facts.airThings.some(({ kind, setRh }) => kind === 'humidifier' && setRh !== null) ? (

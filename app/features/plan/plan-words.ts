@@ -39,6 +39,7 @@ export const MAY_CHANGE = {
   hardeningNote: 'Three weeks, two, or one for each doubling of the light; twice as long for new or weak plants.',
   noTimers: 'There is no timer yet.',
   mayDraw: 'May curtains be drawn otherwise?',
+  mayDrawNote: 'What is drawn over midnight is left alone.',
   mayMoisten: 'May humidifiers be set otherwise?',
   maySet: { leave: 'Leave them', 'may-change': 'They may' },
   changed: (what: string) => `Plan: ${what}`,
@@ -121,7 +122,7 @@ export const SUMMARY = {
   cost: 'Its cost a year',
   carries: 'Carries',
   proof: (gap: string) =>
-    `No other choice of spots and timers from this menu is more than ${gap} better, counted in verdicts less moves ` +
+    `No other choice of spots, timers and curtains from this menu is more than ${gap} better, counted in verdicts less moves ` +
     'and electricity; that is proven.',
   unproven: 'How near to the best it is was not worked out: it was stopped early.',
   took: (seconds: string) => `Worked out in ${seconds} s.`,

@@ -42,9 +42,11 @@ describe('the menu of a curtain', () => {
     expect(drawn(curtainMenu(menu!.window, -34.6))[2]![0]!.months).toEqual([1, 2, 3, 10, 11, 12]);
   });
 
-  it('draws neither of two about noon', () => {
-    const two = [drawnAllYear, { ...drawnAllYear, curtainId: 'blackout', fromMinute: 1200, toMinute: 420 }];
-    expect(drawn(curtainMenu({ ...menu!.window, curtains: two }, 50))).toHaveLength(3);
+  it('leaves what is drawn over midnight as it is, and draws neither of two about noon', () => {
+    const night = { ...drawnAllYear, curtainId: 'blackout', fromMinute: 1200, toMinute: 420 };
+    const both = curtainMenu({ ...menu!.window, curtains: [drawnAllYear, night] }, 50);
+    expect(drawn(both)).toEqual([[drawnAllYear, night], [night], [{ ...drawnAllYear, months: bright }, night]]);
+    expect(curtainMenus(curtained([night]), MAY)).toEqual([]);
   });
 
   it('is not there where nothing hangs, or the grower leaves it', () => {
