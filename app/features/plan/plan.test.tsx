@@ -43,7 +43,9 @@ it('makes a plan, tells what it comes to, and accepts it whole', async () => {
   await made();
   const rows = withRole('row').map(wordsIn);
   expect(rows.some((words) => /^Plants that decline\d\d$/.test(words))).toBe(true);
-  expect(screen.getByText(/^No other choice of spots, timers and curtains .* is more than \d+(\.\d)? % better/)).toBeTruthy();
+  expect(
+    screen.getByText(/^No other choice of spots, timers and curtains .* is more than \d+(\.\d)? % better/),
+  ).toBeTruthy();
   fireEvent.press(screen.getByText('Accept the plan'));
   await settled();
   const steps = openSteps(factsNow());

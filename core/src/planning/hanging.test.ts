@@ -6,7 +6,8 @@ import { smallHome, smallKnowledge } from '../home/small-home.fixture';
 import { heightFree } from '../match';
 import { ask } from '../questions';
 import { carriedOut } from './carried-out.fixture';
-import { HeightUnder, hangingChanges, hungAt, raisesOf } from './hanging';
+import { hangingChanges, hungAt, raisesOf } from './hanging';
+import { HeightUnder } from './height-under';
 import type { FoundPlan } from './proposal';
 import { timerMenu } from './timer-menu';
 

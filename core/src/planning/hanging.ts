@@ -1,7 +1,5 @@
-/** Lamps hung anew: by how much they may be raised, what that changes, and how much height it leaves. */
-import { applied, patch, type Change, type Circuit, type HomeFacts, type Lamp } from '../facts';
-import { heightFree } from '../match';
-import type { Menu } from './menu';
+/** Lamps hung anew: by how much they may be raised, and what that changes. */
+import { patch, type Change, type Circuit, type HomeFacts, type Lamp } from '../facts';
 
 /** How much higher than now lamps are tried, m. */
 const RAISES_TRIED_M = [-0.2, -0.1, 0.1, 0.2] as const;
@@ -40,29 +38,3 @@ export const hungAt = ({ aboveM }: Lamp, raiseM: number): number => Math.round((
 /** What hangs the lamps of a timer so much higher; nothing for 0. */
 export const hangingChanges = (facts: HomeFacts, circuit: Circuit, raiseM: number): Change[] =>
   raiseM === 0 ? [] : lampsOf(facts, circuit).map((lamp) => patch('lamps', lamp.id, { aboveM: hungAt(lamp, raiseM) }));
-
-/** Height that is free over each spot, m, by menu and how much its lamps are raised. */
-export class HeightUnder {
-  private readonly known = new Map<string, readonly number[]>();
-
-  constructor(
-    private readonly facts: HomeFacts,
-    private readonly spotIds: readonly string[],
-    private readonly menus: readonly Menu[],
-  ) {}
-
-  /** @param spot an index of the spots that were given; @param raiseM of the lamps of that menu alone */
-  over(spot: number, menu: number, raiseM: number): number {
-    const lit = this.menus[menu]!;
-    if (raiseM >= 0 || lit.kind !== 'timer') return Infinity;
-    const key = `${menu} ${raiseM}`;
-    let heights = this.known.get(key);
-    if (!heights) {
-      const home = applied(this.facts, hangingChanges(this.facts, lit.circuit, raiseM))!;
-      const spotOf = new Map(home.spots.map((one) => [one.id, one]));
-      heights = this.spotIds.map((id) => heightFree(home, spotOf.get(id)!));
-      this.known.set(key, heights);
-    }
-    return heights[spot]!;
-  }
-}

@@ -5,7 +5,7 @@ import { energyOfWay, faded, homeEnergy, wattsByCircuit, yearEnergy } from '../l
 import { lightStates, worthAt, type PlanProblem, type PlanWish } from '../plan';
 import type { PlacedSpot } from '../room';
 import { ALL_MONTHS } from '../units';
-import { HeightUnder } from './hanging';
+import { HeightUnder } from './height-under';
 import { combinations, type SpotLight } from './light-under';
 import { potWeightG, potWidthCm, spotWidthCm, spreadCm } from './pot-size';
 import { refusalTable, type RefusalTable } from './refusals';
