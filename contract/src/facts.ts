@@ -6,7 +6,6 @@ import {
   PALE_REVEAL,
   PLAIN_LAMP,
   PLAIN_STAND,
-  PLAIN_STEP,
   PLAIN_TIMER,
   PLAIN_WOOD,
   type EntryChange,
@@ -92,6 +91,12 @@ function listOf(list: FactList) {
 /** What was not asked of a plant until version 6. */
 const UNSAID_OF_PLANTS = { goal: 'grow', stageSeenOn: null, cameFromSpotId: null, movedOn: null } as const;
 
+/** What steps could not name until versions 9 and 10. */
+const UNSAID_OF_STEPS = {
+  ...{ lampId: null, aboveM: null, fromAboveM: null },
+  ...{ windowId: null, curtains: [], fromCurtains: null, airThingId: null, setRh: null },
+} as const;
+
 /** Fields that came with later versions, as they stand for what was written before: nothing was said. */
 const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string, unknown>>>>> = {
   home: { restSchool: null, lightAim: 'whole', snowMonths: [] },
@@ -102,7 +107,7 @@ const UNSAID: Readonly<Partial<Record<FactList | 'home', Readonly<Record<string,
   blocks: { reflectance: PLAIN_WOOD },
   lamps: PLAIN_LAMP,
   planSettings: { hardening: 'usual', curtains: 'may-change', humidifiers: 'may-change' },
-  planSteps: PLAIN_STEP,
+  planSteps: UNSAID_OF_STEPS,
   plants: { parents: [], traits: [], stateSeenOn: null, restSchool: null, foliage: 'medium', ...UNSAID_OF_PLANTS },
 };
 

@@ -122,8 +122,8 @@ export const SUMMARY = {
   cost: 'Its cost a year',
   carries: 'Carries',
   proof: (gap: string) =>
-    `No other choice of spots, timers and curtains from this menu is more than ${gap} better, counted in verdicts less moves ` +
-    'and electricity; that is proven.',
+    `No other choice of spots, timers and curtains from this menu is more than ${gap} better, counted in verdicts ` +
+    'less moves and electricity; that is proven.',
   unproven: 'How near to the best it is was not worked out: it was stopped early.',
   took: (seconds: string) => `Worked out in ${seconds} s.`,
   light: (rounds: string) =>
@@ -209,11 +209,11 @@ export const OTHERS = {
   rh: (rh: number) => `${rh} % humidity`,
   gains: (plants: string) => `What it alone does: ${plants}.`,
   gain: (plant: string, points: string) => `${plant} ${points}`,
-  order: 'Looked at once plants and timers were settled, one after another.',
+  order: 'Curtains are chosen together with plants and timers; humidifiers once those are settled.',
   curtainCaution: 'Cold glass and strangers’ eyes are for you to weigh: a plan knows of light and warmth alone.',
   humidityCaution:
-    'More moisture means more water to fill and can grow mould on cold walls: air the room, wipe wet panes, and clean ' +
-    'the humidifier as its label says. Keep it and its cable clear of plugs.',
+    'More moisture means more water to fill and can grow mould on cold walls: air the room, wipe wet panes, and ' +
+    'clean the humidifier as its label says. Keep it and its cable clear of plugs.',
 };
 
 export const STILL = {

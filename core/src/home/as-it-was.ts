@@ -18,8 +18,8 @@ function dateOf(atMs: number, timeZone: string): string {
 
 /**
  * The home in which a reading was taken: plants of its tier that were moved later stand where they came from, lamps of
- * its tier that a plan had hung anew later hang as they did, and curtains of its room are drawn as they were then. What was moved more than once is known by its last move
- * alone. The very same facts where nothing has changed since.
+ * its tier that a plan had hung anew later hang as they did, and curtains of its room are drawn as they were then.
+ * What was moved more than once is known by its last move alone. The very same facts where nothing has changed since.
  */
 export function asItWas(facts: HomeFacts, { spotId, atMs }: Pick<Reading, 'spotId' | 'atMs'>): HomeFacts {
   const on = dateOf(atMs, facts.home.timeZone);
@@ -51,7 +51,7 @@ export function asItWas(facts: HomeFacts, { spotId, atMs }: Pick<Reading, 'spotI
   };
 }
 
-/** Names how a home was otherwise than now: the same for the same plants, lamps and curtains that stood or hung otherwise. */
+/** Names how a home was otherwise than now, by the plants, lamps and curtains that stood or hung otherwise. */
 export const differenceKey = (then: HomeFacts, now: HomeFacts): string => {
   const plants = then.plants.filter((plant, i) => plant !== now.plants[i]).map(({ id }) => id);
   const lamps = then.lamps.filter((lamp, i) => lamp !== now.lamps[i]).map(({ id, aboveM }) => `${id}@${aboveM}`);

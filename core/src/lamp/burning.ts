@@ -32,8 +32,8 @@ export const hoursOf = (spans: readonly TimerSpan[]): number =>
   spans.reduce((sum, { onMinute, offMinute }) => sum + (offMinute - onMinute) / 60, 0);
 
 /**
- * Stretches at full power that give the same light, heat and power as stretches with fades: each fade counts half. Where
- * two fades would meet, each takes half of the stretch.
+ * Stretches at full power that give the same light, heat and power as stretches with fades: each fade counts half.
+ * Where two fades would meet, each takes half of the stretch.
  */
 export const faded = (spans: readonly TimerSpan[], fadeMinutes: number): TimerSpan[] =>
   spans.map(({ onMinute, offMinute }) => {

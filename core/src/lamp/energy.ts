@@ -16,7 +16,7 @@ const STANDING_W = 0.5;
 const DAYS_A_WEEK = 7;
 const DAY_MINUTES = 1440;
 
-/** Price of a kWh that is drawn evenly over some stretches of the day, the mean of the weekdays; null without a tariff. */
+/** Price of a kWh drawn evenly over some stretches of the day, the mean of the weekdays; null without a tariff. */
 export function priceOver(tariff: readonly TariffBand[], spans: readonly TimerSpan[]): number | null {
   if (tariff.length === 0) return null;
   let [price, minutes] = [0, 0];

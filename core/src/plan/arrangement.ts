@@ -94,7 +94,7 @@ export class Arrangement {
     this.loadLeft[season * this.spots + spot]! < 0 ||
     this.standLeft[season * this.stands + this.standOf[spot]!]! < 0;
 
-  /** Room left on a spot, cm, what it still bears, and what its stand does, g; below 0 where it holds more than it may. */
+  /** Room left on a spot, cm, and what it and its stand still bear, g; below 0 where they hold too much. */
   roomLeft = (season: number, spot: number): number => this.widthLeft[season * this.spots + spot]!;
   bearingLeft = (season: number, spot: number): number => this.loadLeft[season * this.spots + spot]!;
   standBearingLeft = (season: number, stand: number): number => this.standLeft[season * this.stands + stand]!;

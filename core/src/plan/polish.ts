@@ -1,6 +1,6 @@
 /**
  * A plan bettered as far as exchanges go: chains and rings over every run of seasons, and circuits turned, each setting
- * held against the plan only after the plants have been exchanged under it: a lamp turned up pays by who comes under it.
+ * held against the plan only after plants have been exchanged under it: a lamp turned up pays by who comes under it.
  */
 import { Arrangement } from './arrangement';
 import { Exchanges } from './exchange';

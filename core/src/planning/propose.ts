@@ -80,6 +80,7 @@ export function proposal(desk: Desk, problem: PlanProblem, plan: Plan, told: Tol
     certainty: told.certainty,
     seasons,
     plants: plants.map((_, p) => plantProposal(desk, plan, table, told, p)),
+    // Timers stand before curtains among the menus, so that their indices are the same.
     timers: menus.filter(isTimer).map((menu, c) => ({
       circuitId: menu.circuit.id,
       programme: programmeOf(menu, told.years[c]!),
