@@ -3,8 +3,8 @@
  * and season, and takes its best way through the year by itself; each circuit, with the spots it lights, takes in the
  * plants that bring it most above their price, by itself, under the setting that pays most. What both sides gain
  * together is at least what any plan is worth, at any prices (Lagrangian relaxation); `price-descent.ts` moves them
- * until both nearly agree. Plants kept together go their way as one, from stand to stand; what a stand bears has a price
- * as well.
+ * until both nearly agree. Plants kept together go their way as one, from stand to stand; what a stand bears has
+ * a price as well.
  */
 import { groupsOf, lightStates, possibleSpots, stateUnder, widthOn, worthAt, type PlanProblem } from './problem';
 import { packedGain, packedKeys, wanting } from './packing';

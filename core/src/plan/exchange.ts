@@ -1,8 +1,8 @@
 /**
  * A plan bettered by chains and rings of exchange: one plant takes the place of a second, that of a third, and so on,
  * until the last one finds room or takes the place of the first. All rings that pay have a plant to begin with from
- * which every part of the ring pays (Lin and Kernighan's gain rule), so the ways that lose are never followed; for each plant that
- * is put out the best way to it is kept, link by link, as shortest paths are found (after Thompson and Psaraftis,
+ * which every part of the ring pays (Lin and Kernighan's gain rule), so the ways that lose are never followed; for
+ * each plant that is put out the best way to it is kept, link by link, as shortest paths are found (after Thompson and Psaraftis,
  * "Cyclic transfer algorithms", 1993). Where all pots are alike, what no ring betters is the best there is.
  */
 import type { Arrangement } from './arrangement';

@@ -1,7 +1,7 @@
 /**
  * Prices moved until plants and circuits nearly agree, which lowers the bound (Polyak's step along a direction that
- * remembers the last ones, after Camerini, Fratta and Maffioli). What both sides chose on the way, later choices weighing
- * more, leans toward a plan (the volume algorithm's idea, after Barahona and Anbil).
+ * remembers the last ones, after Camerini, Fratta and Maffioli). What both sides chose on the way, later choices
+ * weighing more, leans toward a plan (the volume algorithm's idea, after Barahona and Anbil).
  */
 import { responder, type Places, type Prices, type Responder, type Response } from './bound';
 import { lightStates, stateUnder, worthAt, type Plan, type PlanProblem } from './problem';

@@ -1,4 +1,4 @@
-/** What the curtains of a window may be set to by a plan: drawn as now, left open, or drawn about noon, month by month. */
+/** What the curtains of a window may be set to by a plan: as now, left open, or drawn about noon, month by month. */
 import type { HomeFacts, HungCurtain, PlanSettings, Window } from '../facts';
 import { seasonalMonth } from '../taxon';
 import { ALL_MONTHS } from '../units';

@@ -23,7 +23,7 @@ const NEXT: Readonly<Partial<Record<TimerFreedom, TimerFreedom>>> = {
 
 /**
  * The best that the timer over a plant would make of its spot by the plan, for that plant alone and all year, with the
- * next freedom its grower could give, in the air it has by the plan; null where that would not help or all is free already.
+ * next freedom its grower could give, in the air it has by the plan; null where that would not help or all is free.
  * @param home by the plan @param spot index of the layout @param score the plant's there
  */
 export function ifFreer(

@@ -75,7 +75,7 @@ describe('humidities', () => {
     }
   };
 
-  it('pay where plants gain more than the walk, the water and the power, and drier air is never kept for nothing', () => {
+  it('pay where plants gain more than the walk, the water and the power; drier air is not kept for nothing', () => {
     expect(paying(1.5)).toEqual([60]);
     expect(paying(1.03)).toEqual([]);
     expect(paying(0.5)).toEqual([]);

@@ -30,7 +30,7 @@ export const raisesBySeason = (
   years: readonly (readonly number[])[],
 ): number[][] => menus.map((menu, c) => seasons.map((months) => raiseOf(menu, years[c]![months[0]! - 1]!)));
 
-/** A home with its plants where a season has them, its timers and curtains set and its lamps hung. @param on YYYY-MM-DD */
+/** A home with plants where a season has them, timers and curtains set and lamps hung. @param on YYYY-MM-DD */
 export function homeInSeason(
   layout: Layout,
   { at, season }: { readonly at: readonly number[]; readonly season: number },

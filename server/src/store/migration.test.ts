@@ -300,7 +300,7 @@ describe('a file of before plants had a goal', () => {
 });
 
 describe('a file of before timers had programmes', () => {
-  const unsaid = /^(programme|freedom|limitW|supplyId)$/;
+  const unsaid = /^(programme|freedom|fadeMinutes|limitW|supplyId)$/;
   const before: Before = { migration: '0007_programmes', list: 'circuits', unsaid };
 
   it('has plain timers, and nothing that was planned', async () => {
